@@ -1,0 +1,64 @@
+package sparen.program;
+
+import sparen.logic.SwitchLogic;
+import sparen.quantity.Bounds;
+import sparen.site.Site;
+
+/**
+ * Low-voltage warning: closes a signalling contact on low voltage. It tells, it never switches a load.
+ *
+ * @param sensePoint id of the point whose reading decides
+ * @param warningVolts low-voltage warning, whole bank (V), 0 to 1000
+ * @param warningDelaySeconds how long the reading must stay at or below it (s), 0 to 86,400
+ * @param clearsVolts where the warning ends (V), 0 to 1000
+ * @param clearsDelaySeconds how long the reading must stay at or above that (s), 0 to 86,400
+ */
+public record LowBatterySignal(
+        String sensePoint,
+        double warningVolts,
+        double warningDelaySeconds,
+        double clearsVolts,
+        double clearsDelaySeconds)
+        implements Rule {
+    public LowBatterySignal {
+        Bounds.id("sensePoint", sensePoint);
+        Bounds.within("warningVolts", warningVolts, "V", 0, 1000);
+        Bounds.within("warningDelaySeconds", warningDelaySeconds, "s", 0, 86_400);
+        Bounds.within("clearsVolts", clearsVolts, "V", 0, 1000);
+        Bounds.within("clearsDelaySeconds", clearsDelaySeconds, "s", 0, 86_400);
+    }
+
+    @Override
+    public SwitchLogic compile(Site site) {
+        return new SwitchLogic(
+                SensedVolts.atOrBelow(site, sensePoint, warningVolts),
+                warningDelaySeconds,
+                SensedVolts.atOrAbove(site, sensePoint, clearsVolts),
+                clearsDelaySeconds,
+                false);
+    }
+
+    @Override
+    public Sentence sentence(Site site) {
+        return Sentence.start("Signals low battery when ")
+                .sensePoint("sensePoint", sensePoint, site)
+                .then(" stays at or below ")
+                .volts("warningVolts", "warning", warningVolts)
+                .then(" for ")
+                .seconds("warningDelaySeconds", "warning delay", warningDelaySeconds)
+                .then(", clears at or above ")
+                .volts("clearsVolts", "warning clears", clearsVolts)
+                .then(" for ")
+                .seconds("clearsDelaySeconds", "clearing delay", clearsDelaySeconds)
+                .then(".");
+    }
+
+    @Override
+    public String reason(Site site, boolean on, double[] signals) {
+        return on
+                ? SensedVolts.reason(
+                        site, sensePoint, signals, "at or below", "warning", warningVolts, warningDelaySeconds)
+                : SensedVolts.reason(
+                        site, sensePoint, signals, "at or above", "warning clears", clearsVolts, clearsDelaySeconds);
+    }
+}

@@ -1,0 +1,151 @@
+package sparen.program;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Collectors;
+import sparen.quantity.Bounds;
+import sparen.site.SensePoint;
+import sparen.site.Site;
+
+/**
+ * What a rule says, in words with its numbers as chips that can be edited in place. What is shown, printed and exported is this.
+ *
+ * @param parts words and chips in reading order
+ */
+public record Sentence(List<Part> parts) {
+    public Sentence {
+        parts = List.copyOf(parts);
+    }
+
+    /** A piece of a sentence. */
+    public sealed interface Part {
+        /** As plain words. */
+        String plain();
+    }
+
+    /** Words that do not change. */
+    public record Words(String text) implements Part {
+        @Override
+        public String plain() {
+            return text;
+        }
+    }
+
+    /**
+     * A number that can be stepped and typed.
+     *
+     * @param field the record component it sets
+     * @param label the trade's term for it
+     * @param value in the unit
+     * @param unit shown with it
+     * @param step one press of an arrow key, in the unit
+     * @param bigStep one press with Shift, in the unit
+     * @param least lowest value the record accepts
+     * @param most highest value the record accepts
+     */
+    public record NumberChip(
+            String field,
+            String label,
+            double value,
+            String unit,
+            double step,
+            double bigStep,
+            double least,
+            double most)
+            implements Part {
+        @Override
+        public String plain() {
+            return unit.equals("s") ? Sentence.duration(value) : Bounds.number(value) + " " + unit;
+        }
+    }
+
+    /** One of several things, by its id. */
+    public record ChoiceChip(String field, String label, String value, List<Choice> choices) implements Part {
+        @Override
+        public String plain() {
+            return choices.stream()
+                    .filter(choice -> choice.value().equals(value))
+                    .map(Choice::label)
+                    .collect(Collectors.joining());
+        }
+    }
+
+    /** What a {@link ChoiceChip} offers. */
+    public record Choice(String value, String label) {}
+
+    /** A sentence that begins with these words. */
+    public static Sentence start(String words) {
+        return new Sentence(List.of(new Words(words)));
+    }
+
+    /** Adds words. */
+    public Sentence then(String words) {
+        return with(new Words(words));
+    }
+
+    /** Adds a voltage (V), stepped by 0.1 V and 0.5 V. */
+    public Sentence volts(String field, String label, double value) {
+        return number(field, label, value, "V", 0.1, 0.5, 0, 1000);
+    }
+
+    /** Adds a delay (s) of at most a day, stepped by 1 s and 10 s. */
+    public Sentence seconds(String field, String label, double value) {
+        return seconds(field, label, value, 86_400);
+    }
+
+    /** Adds a delay (s) with its own longest value, stepped by 1 s and 10 s. */
+    public Sentence seconds(String field, String label, double value, double most) {
+        return number(field, label, value, "s", 1, 10, 0, most);
+    }
+
+    /** Adds a number; see {@link NumberChip}. */
+    public Sentence number(
+            String field,
+            String label,
+            double value,
+            String unit,
+            double step,
+            double bigStep,
+            double least,
+            double most) {
+        return with(new NumberChip(field, label, value, unit, step, bigStep, least, most));
+    }
+
+    /** Adds the choice of a sense point of the site. */
+    public Sentence sensePoint(String field, String id, Site site) {
+        List<Choice> choices = site.sensePoints().stream()
+                .map((SensePoint point) -> new Choice(point.id(), point.name()))
+                .toList();
+        return with(new ChoiceChip(field, "sense point", id, choices));
+    }
+
+    /** The whole sentence as plain words. */
+    public String plain() {
+        return parts.stream().map(Part::plain).collect(Collectors.joining());
+    }
+
+    /** A duration (s) as it is said: "20 s", "2 min", "1 h 30 min". */
+    public static String duration(double seconds) {
+        if (seconds < 60 || seconds != Math.rint(seconds)) {
+            return Bounds.number(seconds) + " s";
+        }
+        long whole = Math.round(seconds);
+        StringBuilder said = new StringBuilder();
+        append(said, whole / 3600, "h");
+        append(said, whole % 3600 / 60, "min");
+        append(said, whole % 60, "s");
+        return said.toString();
+    }
+
+    private static void append(StringBuilder said, long count, String unit) {
+        if (count > 0) {
+            said.append(said.length() == 0 ? "" : " ").append(count).append(' ').append(unit);
+        }
+    }
+
+    private Sentence with(Part part) {
+        List<Part> longer = new ArrayList<>(parts);
+        longer.add(part);
+        return new Sentence(longer);
+    }
+}

@@ -1,0 +1,8 @@
+package sparen.program;
+
+/** A contact held past wish and protection for a test. Temporary, and a finding until withdrawn. */
+public enum TestForce {
+    NONE,
+    OPEN,
+    CLOSED
+}

@@ -1,0 +1,98 @@
+package sparen.quantity;
+
+import java.math.BigDecimal;
+import java.util.Collection;
+import java.util.HashSet;
+import java.util.Optional;
+import java.util.Set;
+import java.util.regex.Pattern;
+
+/** Bounds that the records of the model hold their components to. */
+public final class Bounds {
+    private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0,47}");
+    private static final int LONGEST_NAME = 120;
+
+    private Bounds() {}
+
+    /**
+     * Refuses what is not a finite number from {@code least} to {@code most}, both included.
+     *
+     * @throws InvalidQuantity naming field, value, unit and both bounds
+     */
+    public static void within(String field, double value, String unit, double least, double most) {
+        if (!(value >= least && value <= most)) {
+            throw new InvalidQuantity(
+                    field, withUnit(value, unit) + " is outside " + number(least) + " to " + withUnit(most, unit));
+        }
+    }
+
+    /**
+     * Refuses what is not a finite number above {@code bound} and at most {@code most}.
+     *
+     * @throws InvalidQuantity naming field, value, unit and both bounds
+     */
+    public static void above(String field, double value, String unit, double bound, double most) {
+        if (!(value > bound && value <= most)) {
+            throw new InvalidQuantity(
+                    field,
+                    withUnit(value, unit) + " must be above " + number(bound) + " and at most " + withUnit(most, unit));
+        }
+    }
+
+    /** Refuses a missing component. Records read from a document get null where the document is silent. */
+    public static <T> T present(String field, T value) {
+        if (value == null) {
+            throw new InvalidQuantity(field, "is missing");
+        }
+        return value;
+    }
+
+    /** An optional component that the document left out is empty, never null. */
+    public static <T> Optional<T> orEmpty(Optional<T> value) {
+        return value == null ? Optional.empty() : value;
+    }
+
+    /** Refuses a name that is blank or longer than 120 characters. */
+    public static void name(String field, String value) {
+        if (value == null || value.isBlank() || value.length() > LONGEST_NAME) {
+            throw new InvalidQuantity(
+                    field, "\"" + value + "\" must have 1 to " + LONGEST_NAME + " characters, not all blank");
+        }
+    }
+
+    /** Refuses an id that is not 1 to 48 lower-case letters, digits and hyphens, starting with a letter or digit. */
+    public static void id(String field, String value) {
+        if (value == null || !ID.matcher(value).matches()) {
+            throw new InvalidQuantity(
+                    field, "\"" + value + "\" must be 1 to 48 lower-case letters, digits or hyphens, like \"marker-light\"");
+        }
+    }
+
+    /** Refuses ids that occur twice in a list. */
+    public static void unique(String field, Collection<String> ids) {
+        Set<String> seen = new HashSet<>();
+        for (String id : ids) {
+            if (!seen.add(id)) {
+                throw new InvalidQuantity(field, "the id \"" + id + "\" occurs twice");
+            }
+        }
+    }
+
+    /** Refuses a reference to something that is not there. */
+    public static void known(String field, String id, Collection<String> ids) {
+        if (!ids.contains(id)) {
+            throw new InvalidQuantity(field, "\"" + id + "\" is not one of " + ids);
+        }
+    }
+
+    /** A number as a person writes it: no exponent, no trailing zeros. */
+    public static String number(double value) {
+        return Double.isFinite(value)
+                ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString()
+                : Double.toString(value);
+    }
+
+    private static String withUnit(double value, String unit) {
+        return unit.isEmpty() ? number(value) : number(value) + " " + unit;
+    }
+}

@@ -1,0 +1,89 @@
+package sparen.simulation;
+
+import java.util.Arrays;
+import sparen.series.Series;
+
+/** Gathers a {@link Trace} while a run goes on. */
+final class TraceRecorder {
+    private final double from;
+    private final double width;
+    private final int buckets;
+    private final double[][] low = new double[3][];
+    private final double[][] high = new double[3][];
+    private final double[][] joules = new double[5][];
+    private final double[] covered;
+
+    TraceRecorder(Window window) {
+        from = window.fromSeconds();
+        buckets = window.buckets();
+        width = (window.toSeconds() - from) / buckets;
+        covered = new double[buckets];
+        for (int i = 0; i < low.length; i++) {
+            low[i] = filled(Double.POSITIVE_INFINITY);
+            high[i] = filled(Double.NEGATIVE_INFINITY);
+        }
+        for (int i = 0; i < joules.length; i++) {
+            joules[i] = new double[buckets];
+        }
+    }
+
+    /**
+     * Takes one step into the buckets it touches.
+     *
+     * @param start of the step (s)
+     * @param length of the step (s)
+     * @param signals series of battery volts, bus volts, state of charge
+     * @param watts mean powers over the step, in the order of the trace
+     */
+    void add(double start, double length, double[][] signals, double[] watts) {
+        double end = start + length;
+        if (end <= from || start >= from + width * buckets) {
+            return;
+        }
+        int first = Math.max(0, (int) ((start - from) / width));
+        int last = Math.min(buckets - 1, (int) ((end - from) / width));
+        for (int b = first; b <= last; b++) {
+            double a = Math.max(start, from + b * width);
+            double z = Math.min(end, from + (b + 1) * width);
+            if (z < a) {
+                continue;
+            }
+            for (int i = 0; i < low.length; i++) {
+                take(i, b, Series.at(signals[i], a - start));
+                take(i, b, Series.at(signals[i], z - start));
+            }
+            covered[b] += z - a;
+            for (int i = 0; i < joules.length; i++) {
+                joules[i][b] += watts[i] * (z - a);
+            }
+        }
+    }
+
+    private void take(int signal, int bucket, double value) {
+        low[signal][bucket] = Math.min(low[signal][bucket], value);
+        high[signal][bucket] = Math.max(high[signal][bucket], value);
+    }
+
+    Trace finish() {
+        for (int b = 0; b < buckets; b++) {
+            for (double[] series : joules) {
+                series[b] = covered[b] > 0 ? series[b] / covered[b] : Double.NaN;
+            }
+            for (int i = 0; i < low.length; i++) {
+                if (covered[b] == 0) {
+                    low[i][b] = Double.NaN;
+                    high[i][b] = Double.NaN;
+                }
+            }
+        }
+        return new Trace(
+                from, width, low[0], high[0], low[1], high[1], low[2], high[2], joules[0], joules[1], joules[2], joules[3],
+                joules[4]);
+    }
+
+    private double[] filled(double value) {
+        double[] array = new double[buckets];
+        Arrays.fill(array, value);
+        return array;
+    }
+}

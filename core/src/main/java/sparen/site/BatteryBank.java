@@ -1,0 +1,44 @@
+package sparen.site;
+
+import java.util.Optional;
+import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
+
+/**
+ * The battery bank as the rest of the site sees it, from its two terminals.
+ *
+ * @param name what the crew calls it
+ * @param chemistry decides the model's curves
+ * @param cellsInSeries 1 to 500
+ * @param capacityAmpereHours of the whole bank at the rate below (Ah), above 0 to 100,000
+ * @param capacityHours the discharge time the capacity is stated for (h), 1 to 120
+ * @param lowestVolts the maker's lowest voltage under load, whole bank (V), 0 to 1000
+ * @param highestVolts the maker's highest charging voltage, whole bank (V), above lowestVolts
+ * @param startStateOfCharge where a simulation starts (fraction), 0 to 1
+ * @param table required for {@link Chemistry#USER_TABLE}, absent otherwise
+ */
+public record BatteryBank(
+        String name,
+        Chemistry chemistry,
+        int cellsInSeries,
+        double capacityAmpereHours,
+        double capacityHours,
+        double lowestVolts,
+        double highestVolts,
+        double startStateOfCharge,
+        Optional<BatteryTable> table) {
+    public BatteryBank {
+        Bounds.name("name", name);
+        Bounds.present("chemistry", chemistry);
+        table = Bounds.orEmpty(table);
+        Bounds.within("cellsInSeries", cellsInSeries, "cells", 1, 500);
+        Bounds.above("capacityAmpereHours", capacityAmpereHours, "Ah", 0, 100_000);
+        Bounds.within("capacityHours", capacityHours, "h", 1, 120);
+        Bounds.within("lowestVolts", lowestVolts, "V", 0, 1000);
+        Bounds.above("highestVolts", highestVolts, "V", lowestVolts, 1000);
+        Bounds.within("startStateOfCharge", startStateOfCharge, "", 0, 1);
+        if (table.isPresent() != (chemistry == Chemistry.USER_TABLE)) {
+            throw new InvalidQuantity("table", "belongs to chemistry USER_TABLE and to no other; chemistry is " + chemistry);
+        }
+    }
+}

@@ -1,0 +1,7 @@
+/**
+ * What stands at a site: battery bank, arrays, charge controllers, loads, cables, sense points.
+ *
+ * <p>Promise: immutable facts in SI units (Ah and Wh named as such, temperatures in °C), checked when made. Nothing here knows
+ * how the site is programmed or simulated.
+ */
+package sparen.site;
