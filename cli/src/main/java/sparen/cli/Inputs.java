@@ -1,0 +1,80 @@
+package sparen.cli;
+
+import java.io.IOException;
+import java.nio.charset.CharacterCodingException;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.NoSuchFileException;
+import java.nio.file.Path;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import sparen.document.DocumentProblem;
+import sparen.document.Documents;
+import sparen.format.Profile;
+import sparen.format.ProfileReader;
+import sparen.program.Plan;
+import sparen.site.Consumption;
+
+/** Reads the files a command is given. */
+final class Inputs {
+    private Inputs() {}
+
+    static Plan plan(Path file) throws BadInput {
+        try {
+            return Documents.read(text(file)).plan();
+        } catch (DocumentProblem problem) {
+            throw new BadInput(file + ": at " + place(problem) + ": " + problem.getMessage(), problem);
+        }
+    }
+
+    private static String place(DocumentProblem problem) {
+        return problem.pointer().isEmpty() ? "the whole document" : problem.pointer();
+    }
+
+    /** Gives each "[ID=]FILE" to the profile id it names, or to every profile the plan's loads name. */
+    static Map<String, Profile> profiles(List<String> given, Plan plan) throws BadInput {
+        List<String> named = plan.site().loads().stream()
+                .filter(load -> load.consumption() instanceof Consumption.ImportedProfile)
+                .map(load -> ((Consumption.ImportedProfile) load.consumption()).profile())
+                .toList();
+        Map<String, Profile> profiles = new HashMap<>();
+        for (String one : given) {
+            int equals = one.indexOf('=');
+            if (equals < 0 && named.isEmpty()) {
+                throw new BadInput("--profile " + one + ": no load of the document takes an imported profile", null);
+            }
+            Profile profile = profile(Path.of(one.substring(equals + 1)), plan);
+            if (equals < 0) {
+                named.forEach(id -> profiles.put(id, profile));
+            } else {
+                profiles.put(one.substring(0, equals), profile);
+            }
+        }
+        return profiles;
+    }
+
+    private static Profile profile(Path file, Plan plan) throws BadInput {
+        ProfileReader.Reading reading =
+                ProfileReader.read(text(file), plan.site().location().zone());
+        if (reading.profile().isEmpty()) {
+            StringBuilder message = new StringBuilder(file + ": " + reading.badLineCount() + " bad lines, nothing is taken");
+            reading.badLines()
+                    .forEach(bad -> message.append("\n  line ").append(bad.line()).append(": ").append(bad.reason()));
+            throw new BadInput(message.toString(), null);
+        }
+        return reading.profile().get();
+    }
+
+    private static String text(Path file) throws BadInput {
+        try {
+            return Files.readString(file, StandardCharsets.UTF_8);
+        } catch (NoSuchFileException missing) {
+            throw new BadInput(file + ": there is no such file", missing);
+        } catch (CharacterCodingException notText) {
+            throw new BadInput(file + ": not a text file in UTF-8", notText);
+        } catch (IOException unreadable) {
+            throw new BadInput(file + ": cannot be read: " + unreadable.getMessage(), unreadable);
+        }
+    }
+}
