@@ -1,0 +1,35 @@
+package sparen.app.account;
+
+import java.time.Instant;
+import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
+import org.apache.ibatis.annotations.Insert;
+import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Select;
+
+/** Accounts and failed sign-ins in the database. */
+@Mapper
+interface AccountMapper {
+    @Select("select name, full_name, password_hash, role from account where name = #{name}")
+    Optional<Account> find(String name);
+
+    @Insert(
+            """
+            insert into account (name, full_name, password_hash, role)
+            values (#{name}, #{fullName}, #{passwordHash}, #{role})
+            on conflict (name) do update set password_hash = excluded.password_hash
+            """)
+    void put(Account account);
+
+    @Insert("insert into sign_in_failure (account, address, at) values (#{account}, #{address}, #{at})")
+    void addFailure(String account, String address, Instant at);
+
+    @Select("select count(*) from sign_in_failure where account = #{account} and address = #{address} and at > #{since}")
+    int countFailures(String account, String address, Instant since);
+
+    @Select("select count(*) from sign_in_failure where address = #{address} and at > #{since}")
+    int countFailuresFrom(String address, Instant since);
+
+    @Delete("delete from sign_in_failure where account = #{account} and address = #{address} or at <= #{before}")
+    void forgetFailures(String account, String address, Instant before);
+}

@@ -1,0 +1,88 @@
+package sparen.app.account;
+
+import jakarta.servlet.http.HttpServletResponse;
+import java.io.IOException;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.http.HttpMethod;
+import org.springframework.http.MediaType;
+import org.springframework.security.authentication.AuthenticationManager;
+import org.springframework.security.authentication.ProviderManager;
+import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
+import org.springframework.security.config.annotation.web.builders.HttpSecurity;
+import org.springframework.security.config.annotation.web.configurers.AbstractHttpConfigurer;
+import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
+import org.springframework.security.crypto.password.PasswordEncoder;
+import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
+import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+
+/** Who reaches what, and the headers every answer carries. */
+@Configuration
+class SecurityConfiguration {
+    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
+            + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final int BCRYPT_STRENGTH = 11;
+
+    @Bean
+    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+                        .permitAll()
+                        .requestMatchers("/api/reading/**", "/api/season/**")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.GET, "/api/**", "/v3/api-docs")
+                        .authenticated()
+                        .requestMatchers(HttpMethod.DELETE, "/api/session")
+                        .authenticated()
+                        .requestMatchers("/api/**")
+                        .hasRole(Role.TECHNICIAN.name())
+                        .requestMatchers("/actuator/health", "/", "/index.html", "/assets/**", "/favicon.svg", "/error")
+                        .permitAll()
+                        .anyRequest()
+                        .denyAll())
+                .csrf(csrf -> csrf.spa())
+                .securityContext(context -> context.securityContextRepository(contexts))
+                .formLogin(AbstractHttpConfigurer::disable)
+                .httpBasic(AbstractHttpConfigurer::disable)
+                .logout(AbstractHttpConfigurer::disable)
+                .requestCache(AbstractHttpConfigurer::disable)
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, missing) -> write(
+                                response, HttpServletResponse.SC_UNAUTHORIZED, "signed-out", "Sign in first."))
+                        .accessDeniedHandler((request, response, denied) -> write(
+                                response,
+                                HttpServletResponse.SC_FORBIDDEN,
+                                "not-allowed",
+                                "Your account may read this but not change it, or the page is out of date: reload it.")))
+                .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
+                        .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
+                        .permissionsPolicyHeader(
+                                policy -> policy.policy("camera=(), microphone=(), geolocation=(), payment=()")))
+                .build();
+    }
+
+    private static void write(HttpServletResponse response, int status, String kind, String detail) throws IOException {
+        response.setStatus(status);
+        response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
+        response.getWriter()
+                .write("{\"type\":\"urn:sparen:problem:" + kind + "\",\"status\":" + status + ",\"detail\":\"" + detail
+                        + "\"}");
+    }
+
+    @Bean
+    AuthenticationManager authenticationManager(Accounts accounts, PasswordEncoder encoder) {
+        DaoAuthenticationProvider provider = new DaoAuthenticationProvider(accounts);
+        provider.setPasswordEncoder(encoder);
+        return new ProviderManager(provider);
+    }
+
+    @Bean
+    PasswordEncoder passwordEncoder() {
+        return new BCryptPasswordEncoder(BCRYPT_STRENGTH);
+    }
+
+    @Bean
+    SecurityContextRepository securityContextRepository() {
+        return new HttpSessionSecurityContextRepository();
+    }
+}

@@ -1,0 +1,2 @@
+/** The demo data of a first start. */
+package sparen.app.demo;

@@ -1,0 +1,2 @@
+/** The place Sites: which site needs me? */
+package sparen.app.overview;

@@ -1,0 +1,114 @@
+package sparen.app.plan;
+
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.profile.ProfileService;
+import sparen.app.site.SiteService;
+import sparen.check.Checks;
+import sparen.check.Finding;
+import sparen.document.PlanDocument;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Sentence;
+import sparen.quantity.Bounds;
+
+/** Plans: reading them, saving them, and what they say. */
+@RestController
+class PlanController {
+    private static final int LONGEST_NOTE = 300;
+
+    private final PlanService plans;
+    private final ProfileService profiles;
+    private final SiteService sites;
+
+    PlanController(PlanService plans, ProfileService profiles, SiteService sites) {
+        this.plans = plans;
+        this.profiles = profiles;
+        this.sites = sites;
+    }
+
+    /**
+     * A plan to be saved.
+     *
+     * @param parent number of the revision it was made from
+     * @param note what was changed
+     */
+    record NewRevision(Optional<Integer> parent, String note, Plan plan) {
+        NewRevision {
+            parent = Bounds.orEmpty(parent);
+            Bounds.present("note", note);
+            Bounds.within("note", note.length(), "characters", 0, LONGEST_NOTE);
+            Bounds.present("plan", plan);
+        }
+    }
+
+    /** A revision with its plan. */
+    record LoadedRevision(Revision revision, Plan plan) {}
+
+    /** What a plan says: the sentences of its outputs, and what is wrong with it. */
+    record Reading(List<OutputReading> outputs, List<Finding> findings) {}
+
+    /** The sentences of one output's rules. */
+    record OutputReading(String output, Optional<Sentence> automatic, Optional<Sentence> protection) {}
+
+    @GetMapping("/api/sites/{siteId}/revisions/latest")
+    LoadedRevision latest(@PathVariable String siteId) {
+        sites.mustExist(siteId);
+        return told(plans.latest(siteId)
+                .orElseThrow(() -> sparen.app.web.Refusal.notFound("A plan of this site")));
+    }
+
+    @GetMapping("/api/sites/{siteId}/revisions")
+    List<Revision> history(@PathVariable String siteId) {
+        sites.mustExist(siteId);
+        return plans.history(siteId);
+    }
+
+    @GetMapping("/api/sites/{siteId}/revisions/{number}")
+    LoadedRevision revision(@PathVariable String siteId, @PathVariable int number) {
+        sites.mustExist(siteId);
+        return told(plans.revision(siteId, number));
+    }
+
+    @GetMapping("/api/sites/{siteId}/revisions/{number}/document")
+    PlanDocument document(@PathVariable String siteId, @PathVariable int number) {
+        sites.mustExist(siteId);
+        return PlanDocument.of(plans.revision(siteId, number).plan());
+    }
+
+    @PostMapping("/api/sites/{siteId}/revisions")
+    @ResponseStatus(HttpStatus.CREATED)
+    LoadedRevision save(
+            @PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
+        sites.mustExist(siteId);
+        return told(plans.save(
+                siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
+    }
+
+    @PostMapping("/api/reading/{siteId}")
+    Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
+        sites.mustExist(siteId);
+        List<OutputReading> outputs =
+                plan.program().outputs().stream().map(output -> read(plan, output)).toList();
+        return new Reading(outputs, Checks.of(plan, profiles.namedIn(siteId, plan)));
+    }
+
+    private static OutputReading read(Plan plan, Output output) {
+        return new OutputReading(
+                output.id(),
+                output.automatic().map(rule -> rule.sentence(plan.site())),
+                output.protection().map(rule -> rule.sentence(plan.site())));
+    }
+
+    private static LoadedRevision told(PlanService.Loaded loaded) {
+        return new LoadedRevision(loaded.revision(), loaded.plan());
+    }
+}

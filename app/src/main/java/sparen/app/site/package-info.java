@@ -1,0 +1,2 @@
+/** The sites that there are. */
+package sparen.app.site;

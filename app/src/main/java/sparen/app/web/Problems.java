@@ -1,0 +1,83 @@
+package sparen.app.web;
+
+import java.net.URI;
+import java.util.List;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.dao.DataAccessResourceFailureException;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.transaction.CannotCreateTransactionException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import sparen.document.DocumentProblem;
+import sparen.document.Documents;
+import sparen.quantity.InvalidQuantity;
+import tools.jackson.core.JacksonException;
+
+/** Turns what was thrown into problem details, with a pointer to the field where there is one. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    @ExceptionHandler
+    ProblemDetail refused(Refusal refusal) {
+        ProblemDetail problem = problem(refusal.status(), refusal.kind(), refusal.getMessage());
+        refusal.properties().forEach(problem::setProperty);
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail invalid(InvalidQuantity invalid) {
+        return field("/" + invalid.field().replace('.', '/'), invalid.getMessage());
+    }
+
+    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
+    ProblemDetail databaseAway(Exception away) {
+        LOG.warn("the database does not answer", away);
+        return problem(
+                HttpStatus.SERVICE_UNAVAILABLE, "database-away", "The database does not answer. Nothing was saved; try again.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception unexpected) throws Exception {
+        if (unexpected instanceof org.springframework.security.access.AccessDeniedException) {
+            throw unexpected;
+        }
+        LOG.error("unexpected", unexpected);
+        return problem(
+                HttpStatus.INTERNAL_SERVER_ERROR, "unexpected", "Something went wrong here. It is in the application's log.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException broken, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        if (broken.getCause() instanceof JacksonException json) {
+            DocumentProblem problem = Documents.problem(json);
+            return ResponseEntity.unprocessableContent().body(field(problem.pointer(), problem.getMessage()));
+        }
+        return ResponseEntity.badRequest()
+                .body(problem(HttpStatus.BAD_REQUEST, "unreadable", "The request has no body that can be read."));
+    }
+
+    private static ProblemDetail field(String pointer, String detail) {
+        ProblemDetail problem = problem(HttpStatus.UNPROCESSABLE_CONTENT, "invalid-field", detail);
+        problem.setProperty("errors", List.of(new FieldError(pointer, detail)));
+        return problem;
+    }
+
+    private static ProblemDetail problem(HttpStatus status, String kind, String detail) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(status, detail);
+        problem.setType(URI.create("urn:sparen:problem:" + kind));
+        return problem;
+    }
+
+    /** A field that cannot be taken, by RFC 6901 pointer into the request's body. */
+    record FieldError(String pointer, String detail) {}
+}
