@@ -1,0 +1,26 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import Router, { type RouteDefinition } from 'svelte-spa-router';
+  import { wrap } from 'svelte-spa-router/wrap';
+  import { session } from './lib/shell/session.svelte';
+  import NotFound from './lib/shell/NotFound.svelte';
+  import SignInPage from './signin/SignInPage.svelte';
+  import SitesPage from './sites/SitesPage.svelte';
+
+  const routes: RouteDefinition = {
+    '/': SitesPage,
+    '/site/:site/plan': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
+    '/site/:site/season': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
+    '*': NotFound,
+  };
+
+  onMount(() => session.load());
+</script>
+
+{#if !session.known}
+  <p class="p-10 text-soft" role="status">Opening Sparen</p>
+{:else if session.person}
+  <Router {routes} />
+{:else}
+  <SignInPage />
+{/if}

@@ -1,0 +1,86 @@
+/** Numbers, durations and times as people write and read them. */
+
+/** A number without needless zeros, at most so many digits after the point. */
+export function decimal(value: number, digits = 3): string {
+  return Number(value.toFixed(digits)).toString();
+}
+
+/** A number with exactly so many digits after the point, a real minus sign. */
+export function fixed(value: number, digits: number): string {
+  return (value < 0 ? '−' : '') + Math.abs(value).toFixed(digits);
+}
+
+/** A duration as it is said: 20 s, 2 min, 1 h 30 min. */
+export function duration(seconds: number): string {
+  if (seconds < 60 || !Number.isInteger(seconds)) return `${decimal(seconds)} s`;
+  const parts: [number, string][] = [
+    [Math.floor(seconds / 3600), 'h'],
+    [Math.floor((seconds % 3600) / 60), 'min'],
+    [seconds % 60, 's'],
+  ];
+  return parts
+    .filter(([count]) => count > 0)
+    .map(([count, unit]) => `${count} ${unit}`)
+    .join(' ');
+}
+
+/** What is written in a chip, without the unit. */
+export function written(value: number, unit: string): string {
+  return unit === 's' ? duration(value) : `${decimal(value)} ${unit}`;
+}
+
+const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 3600 };
+
+/**
+ * Reads what was typed: decimal point or comma, with or without the unit; durations also as "2 min", "1 h 30 min", "1:30" (min:s).
+ * Undefined when it is no number in that unit.
+ */
+export function typed(text: string, unit: string): number | undefined {
+  const plain = text.trim().toLowerCase().replace(/−/g, '-').replace(/,/g, '.');
+  if (unit === 's') return seconds(plain);
+  const bare = plain.endsWith(unit.toLowerCase()) ? plain.slice(0, -unit.length).trim() : plain;
+  return number(bare);
+}
+
+function number(text: string): number | undefined {
+  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(text) ? Number(text) : undefined;
+}
+
+function seconds(text: string): number | undefined {
+  const clock = /^(\d+):([0-5]?\d)$/.exec(text);
+  if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
+  const bare = number(text);
+  if (bare !== undefined) return bare;
+  const parts = [...text.matchAll(/(\d+\.?\d*)\s*(sec|min|s|m|h)\b\s*/g)];
+  if (parts.length === 0 || parts.map((part) => part[0]).join('') !== text) return undefined;
+  return parts.reduce((sum, part) => sum + Number(part[1]) * (IN_SECONDS[part[2] ?? 's'] ?? 1), 0);
+}
+
+/** Steps a number without leaving rounding dust behind, kept inside its bounds. */
+export function stepped(value: number, step: number, least: number, most: number): number {
+  const next = Math.round((value + step) * 1e6) / 1e6;
+  return Math.min(most, Math.max(least, next));
+}
+
+/** A day as 24 Nov 2026. */
+export function day(instant: string, zone?: string): string {
+  return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(instant));
+}
+
+/** An instant to the second in a zone: Tue 24 Nov, 14:05:30. */
+export function moment(milliseconds: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    timeZone: zone,
+  }).format(milliseconds);
+}
+
+/** An energy in Wh, as kWh from ten of them on. */
+export function energy(wattHours: number): string {
+  return Math.abs(wattHours) >= 10_000 ? `${fixed(wattHours / 1000, 1)} kWh` : `${fixed(wattHours, 0)} Wh`;
+}

@@ -1,0 +1,89 @@
+<script lang="ts">
+  import type { Snippet } from 'svelte';
+  import { push } from 'svelte-spa-router';
+  import { session } from './session.svelte';
+  import Shortcuts from './Shortcuts.svelte';
+  import { theme } from './theme.svelte';
+
+  interface Props {
+    /** What the page shows, for the header and the window's title. */
+    title: string;
+    /** Site whose places are offered in the rail; none on the list of sites. */
+    site?: string;
+    /** Which place this is. */
+    place?: 'sites' | 'plan' | 'season';
+    /** Beside the title: revision, saving. */
+    header?: Snippet;
+    children: Snippet;
+  }
+  let { title, site, place, header, children }: Props = $props();
+
+  let helping = $state(false);
+  let going = false;
+  const places = $derived([
+    { key: 'sites', name: 'Sites', letter: 's', address: '/' },
+    ...(site
+      ? [
+          { key: 'plan', name: 'Plan', letter: 'p', address: `/site/${site}/plan` },
+          { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
+        ]
+      : []),
+  ]);
+
+  function keys(event: KeyboardEvent) {
+    const target = event.target as HTMLElement;
+    if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea')) return;
+    if (event.key === '?') helping = !helping;
+    else if (event.key === 'Escape') helping = false;
+    else if (going) {
+      const chosen = places.find((one) => one.letter === event.key);
+      if (chosen) push(chosen.address);
+    }
+    going = event.key === 'g';
+  }
+</script>
+
+<svelte:window onkeydown={keys} />
+<svelte:head><title>{title} – Sparen</title></svelte:head>
+
+<div class="grid min-h-screen grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[7.5rem_1fr] md:grid-rows-1">
+  <nav
+    class="no-print flex items-stretch border-rule bg-sunk md:sticky md:top-0 md:h-screen md:flex-col md:border-r"
+    aria-label="Places"
+  >
+    <a href="#/" class="hidden px-4 py-4 text-xl font-bold md:block" aria-label="Sparen, to the sites"
+      >Sparen</a
+    >
+    {#each places as one (one.key)}
+      <a
+        href="#{one.address}"
+        class="flex min-h-11 items-center px-4 {place === one.key
+          ? 'bg-paper font-bold max-md:border-b-4 max-md:border-ink md:border-l-4 md:border-ink md:pl-3'
+          : ''}"
+        aria-current={place === one.key ? 'page' : undefined}>{one.name}</a
+      >
+    {/each}
+    <div class="ml-auto flex items-center gap-1 px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3">
+      <button class="min-h-11 px-2 text-left text-sm" onclick={() => theme.toggle()}>
+        {theme.dark ? 'Light ground' : 'Dark ground'}
+      </button>
+      <button class="hidden min-h-11 px-2 text-left text-sm md:block" onclick={() => (helping = true)}>
+        Shortcuts
+      </button>
+      <button class="min-h-11 px-2 text-left text-sm" onclick={() => session.signOut()}>Sign out</button>
+      <p class="hidden px-2 text-sm text-soft md:block">
+        {session.person?.fullName}{session.mayChange ? '' : ', observer'}
+      </p>
+    </div>
+  </nav>
+  <div class="min-w-0">
+    <header
+      class="flex min-h-16 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 md:px-6"
+    >
+      <h1 class="min-w-0">{title}</h1>
+      {@render header?.()}
+    </header>
+    <main>{@render children()}</main>
+  </div>
+</div>
+{#if helping}<Shortcuts close={() => (helping = false)} />{/if}

@@ -1,0 +1,153 @@
+<script lang="ts">
+  import type { Output, OutputReading, Rule, Finding } from '../lib/api/api';
+  import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
+  import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
+  import { written } from '../lib/sentence/quantity';
+  import FindingLine from './FindingLine.svelte';
+  import type { PlanEditor } from './planEditor.svelte';
+
+  interface Props {
+    editor: PlanEditor;
+    output: Output;
+    index: number;
+    reading?: OutputReading;
+    findings: Finding[];
+    readonly: boolean;
+    focus: () => void;
+  }
+  let { editor, output, index, reading, findings, readonly, focus }: Props = $props();
+
+  const wishes = [
+    ['OFF', 'Off'],
+    ['ON', 'On'],
+    ['AUTOMATIC', 'Automatic'],
+  ] as const;
+  const forces = [
+    ['NONE', 'no test force'],
+    ['OPEN', 'test force: open'],
+    ['CLOSED', 'test force: closed'],
+  ] as const;
+  const loads = $derived(
+    output.loads.map((id) => editor.plan?.site.loads.find((load) => load.id === id)?.name ?? id).join(', '),
+  );
+  const errors = $derived((slot: 'automatic' | 'protection') => {
+    const start = `/program/outputs/${index}/${slot}/`;
+    const mine = editor.refused.filter((one) => one.pointer.startsWith(start));
+    return Object.fromEntries(mine.map((one) => [one.pointer.slice(start.length), one.detail]));
+  });
+
+  /** What a contact does at rest with a full battery: what the symbol shows. */
+  const closed = $derived(output.testForce === 'NONE' ? output.wish === 'ON' : output.testForce === 'CLOSED');
+
+  function setField(
+    slot: 'automatic' | 'protection',
+    rule: Rule,
+    field: string,
+    label: string,
+    value: number | string,
+  ) {
+    const unit = reading?.[slot]?.parts.find((part) => part.kind === 'number' && part.field === field);
+    const before = (rule as unknown as Record<string, number | string>)[field];
+    const say = (one: number | string | undefined) =>
+      unit?.kind === 'number' && typeof one === 'number' ? written(one, unit.unit) : String(one);
+    const note = `${label} of ${output.name} ${say(before)} → ${say(value)}`;
+    editor.set(['program', 'outputs', index, slot, field], value, note);
+  }
+
+  function setWish(wish: Output['wish']) {
+    const needsRule = wish === 'AUTOMATIC' && !output.automatic;
+    const automatic: Rule | undefined = needsRule
+      ? { kind: 'duskToDawn', sunAltitudeDegrees: -4, delaySeconds: 180 }
+      : output.automatic;
+    const note = `wish of ${output.name}: ${wish.toLowerCase()}`;
+    editor.set(['program', 'outputs', index], { ...output, automatic, wish }, note);
+  }
+
+  function setForce(force: Output['testForce']) {
+    editor.set(
+      ['program', 'outputs', index, 'testForce'],
+      force,
+      `test force of ${output.name}: ${force.toLowerCase()}`,
+    );
+  }
+</script>
+
+<article
+  class="border-b border-rule px-4 py-4 md:px-6"
+  aria-labelledby="output-{output.id}"
+  onfocusin={focus}
+>
+  <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+    <ContactSymbol {closed} label={output.name} />
+    <div class="min-w-0 grow">
+      <h3 id="output-{output.id}">{output.name}</h3>
+      <p class="text-sm text-soft">{loads ? `feeds ${loads}` : 'signals only'}</p>
+    </div>
+    <fieldset class="flex" disabled={readonly}>
+      <legend class="sr-only">Wish of {output.name}</legend>
+      {#each wishes as [wish, word] (wish)}
+        <label
+          class="-ml-px flex min-h-11 cursor-pointer items-center border border-rule-strong px-3 first-of-type:ml-0 has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-focus"
+        >
+          <input
+            class="sr-only"
+            type="radio"
+            name="wish-{output.id}"
+            value={wish}
+            checked={output.wish === wish}
+            onchange={() => setWish(wish)}
+          />{word}
+        </label>
+      {/each}
+    </fieldset>
+  </div>
+  {#if output.automatic && reading?.automatic}
+    <div class={output.wish === 'AUTOMATIC' ? '' : 'text-soft'}>
+      <SentenceEditor
+        sentence={reading.automatic}
+        rule={output.automatic}
+        {readonly}
+        errors={errors('automatic')}
+        change={(field, label, value) =>
+          output.automatic && setField('automatic', output.automatic, field, label, value)}
+      />
+      {#if output.wish !== 'AUTOMATIC'}<p class="text-sm">
+          Kept, but not acting: the wish is {output.wish.toLowerCase()}.
+        </p>{/if}
+    </div>
+  {/if}
+  {#if output.protection && reading?.protection}
+    <SentenceEditor
+      sentence={reading.protection}
+      rule={output.protection}
+      {readonly}
+      errors={errors('protection')}
+      change={(field, label, value) =>
+        output.protection && setField('protection', output.protection, field, label, value)}
+    />
+  {/if}
+  <div class="mt-2 flex flex-wrap items-center gap-3 {output.testForce === 'NONE' ? '' : 'hatch-force'}">
+    <select
+      class="min-h-11 border border-rule bg-raised px-2 text-sm {output.testForce === 'NONE'
+        ? 'text-soft'
+        : 'font-bold text-danger'}"
+      aria-label="Test force of {output.name}"
+      disabled={readonly}
+      value={output.testForce}
+      onchange={(event) => setForce(event.currentTarget.value as Output['testForce'])}
+    >
+      {#each forces as [force, word] (force)}<option value={force}>{word}</option>{/each}
+    </select>
+    {#if output.testForce !== 'NONE'}
+      <span class="bg-paper px-2 font-bold text-danger">Forced past wish and protection until withdrawn</span>
+    {/if}
+  </div>
+  {#each findings as finding (finding.check)}<FindingLine {finding} />{/each}
+</article>
+
+<style>
+  .hatch-force {
+    padding: 0.5rem;
+    background-image: repeating-linear-gradient(45deg, var(--danger) 0 3px, transparent 3px 10px);
+  }
+</style>

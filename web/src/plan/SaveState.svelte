@@ -1,0 +1,49 @@
+<script lang="ts">
+  import { session } from '../lib/shell/session.svelte';
+  import type { PlanEditor } from './planEditor.svelte';
+
+  /** Revision, what is unsaved, and the buttons that go with it. */
+  let { editor }: { editor: PlanEditor } = $props();
+
+  function keys(event: KeyboardEvent) {
+    if (!(event.ctrlKey || event.metaKey) || !session.mayChange) return;
+    const key = event.key.toLowerCase();
+    const typing = (event.target as HTMLElement).matches('input[type="text"], input:not([type])');
+    if (key === 's') {
+      event.preventDefault();
+      void editor.save();
+    } else if (key === 'z' && !typing) {
+      event.preventDefault();
+      if (event.shiftKey) editor.redo();
+      else editor.undo();
+    }
+  }
+  function leaving(event: BeforeUnloadEvent) {
+    if (editor.saving === 'saving') event.preventDefault();
+  }
+</script>
+
+<svelte:window onkeydown={keys} onbeforeunload={leaving} />
+
+<div class="ml-auto flex flex-wrap items-center gap-2">
+  <p class="mr-2 text-sm" role="status">
+    {#if editor.revision}
+      revision <span class="number">{editor.revision.number}</span>{#if session.mayChange}:
+        {#if editor.saving === 'saving'}saving
+        {:else if editor.dirty}<span class="font-bold">unsaved changes</span>
+        {:else}saved{/if}
+      {:else}, read only{/if}
+    {/if}
+  </p>
+  {#if session.mayChange}
+    <button class="action" disabled={!editor.canUndo} onclick={() => editor.undo()} title={editor.lastStep}
+      >Undo</button
+    >
+    <button class="action" disabled={!editor.canRedo} onclick={() => editor.redo()}>Redo</button>
+    <button
+      class="action main"
+      disabled={!editor.dirty || editor.saving === 'saving' || editor.refused.length > 0}
+      onclick={() => editor.save()}>Save revision</button
+    >
+  {/if}
+</div>

@@ -1,0 +1,239 @@
+import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
+import type { Plan, Reading, Revision } from '../lib/api/api';
+import { withPlace, type Path } from './planPath';
+
+interface Step {
+  plan: Plan;
+  label: string;
+  place: string;
+}
+
+interface Draft {
+  parent: number;
+  plan: Plan;
+  labels: string[];
+}
+
+const MOST_STEPS = 200;
+const MOST_NOTE = 300;
+
+/**
+ * A plan being edited: what is saved, what has been changed since, and how to go back. Unsaved changes also lie in the browser's
+ * storage until they are saved or discarded, so closing the window loses nothing.
+ */
+export class PlanEditor {
+  plan = $state.raw<Plan>();
+  revision = $state.raw<Revision>();
+  reading = $state.raw<Reading>();
+  problem = $state<Problem>();
+  refused = $state<FieldError[]>([]);
+  saving = $state<'idle' | 'saving' | 'failed'>('idle');
+  saveProblem = $state<Problem>();
+  conflict = $state.raw<{ revision: Revision; plan: Plan }>();
+  restored = $state(false);
+
+  private saved = $state.raw<Plan>();
+  private undone = $state.raw<Step[]>([]);
+  private done = $state.raw<Step[]>([]);
+  private labels: string[] = [];
+  private asking?: AbortController;
+
+  constructor(readonly site: string) {}
+
+  get dirty() {
+    return this.plan !== this.saved && JSON.stringify(this.plan) !== JSON.stringify(this.saved);
+  }
+  get canUndo() {
+    return this.done.length > 0;
+  }
+  get canRedo() {
+    return this.undone.length > 0;
+  }
+  get lastStep() {
+    return this.done.at(-1)?.label;
+  }
+
+  async load() {
+    this.problem = undefined;
+    const { data, problem } = await outcome(
+      api.GET('/api/sites/{siteId}/revisions/latest', { params: { path: { siteId: this.site } } }),
+    );
+    this.problem = problem;
+    if (!data) return;
+    this.accept(data.revision, data.plan);
+    this.restore();
+    await this.read();
+  }
+
+  private accept(revision: Revision, plan: Plan) {
+    this.revision = revision;
+    this.saved = plan;
+    this.plan = plan;
+    this.labels = [];
+    this.conflict = undefined;
+    this.saving = 'idle';
+    this.saveProblem = undefined;
+  }
+
+  /** Changes one place of the plan. Steps on the same place one after the other count as one for undo. */
+  set(path: Path, value: unknown, label: string) {
+    if (!this.plan) return;
+    this.change(withPlace(this.plan, path, value), label, path.join('/'));
+  }
+
+  private change(plan: Plan, label: string, place: string) {
+    if (!this.plan) return;
+    const last = this.done.at(-1);
+    if (place !== '' && last?.place === place && this.undone.length === 0) {
+      this.done = [...this.done.slice(0, -1), { ...last, label }];
+    } else {
+      this.done = [...this.done, { plan: this.plan, label, place }].slice(-MOST_STEPS);
+    }
+    this.undone = [];
+    this.labels = [...this.labels.filter((one) => place === '' || !one.startsWith(labelHead(label))), label];
+    this.show(plan);
+  }
+
+  undo() {
+    const step = this.done.at(-1);
+    if (!step || !this.plan) return;
+    this.done = this.done.slice(0, -1);
+    this.undone = [...this.undone, { ...step, plan: this.plan }];
+    this.labels = [...this.labels, `undone: ${step.label}`];
+    this.show(step.plan);
+  }
+
+  redo() {
+    const step = this.undone.at(-1);
+    if (!step || !this.plan) return;
+    this.undone = this.undone.slice(0, -1);
+    this.done = [...this.done, { ...step, plan: this.plan }];
+    this.labels = [...this.labels, step.label];
+    this.show(step.plan);
+  }
+
+  discard() {
+    if (this.saved) this.change(this.saved, 'unsaved changes discarded', '');
+    this.restored = false;
+  }
+
+  private show(plan: Plan) {
+    this.plan = plan;
+    this.keepDraft();
+    void this.read();
+  }
+
+  /** Asks the server what the plan says and what is wrong with it. Only the newest question counts. */
+  private async read() {
+    if (!this.plan) return;
+    this.asking?.abort();
+    const asking = (this.asking = new AbortController());
+    try {
+      const { data, problem } = await outcome(
+        api.POST('/api/reading/{siteId}', {
+          params: { path: { siteId: this.site } },
+          body: this.plan,
+          signal: asking.signal,
+        }),
+      );
+      if (data) this.reading = data;
+      this.refused = problem?.errors ?? [];
+      this.problem = problem && !problem.errors ? problem : undefined;
+    } catch (failure) {
+      if (!asking.signal.aborted) throw failure;
+    }
+  }
+
+  /** Saves a new revision on the one that was loaded, or on another where told. */
+  async save(parent = this.revision?.number) {
+    if (!this.plan || this.saving === 'saving' || !this.dirty) return;
+    const plan = this.plan;
+    this.saving = 'saving';
+    this.saveProblem = undefined;
+    const note = this.labels.join('; ').slice(0, MOST_NOTE);
+    const { data, problem } = await outcome(
+      api.POST('/api/sites/{siteId}/revisions', {
+        params: { path: { siteId: this.site } },
+        body: { parent, note, plan },
+      }),
+    );
+    if (data) {
+      const edited = this.plan;
+      this.accept(data.revision, data.plan);
+      if (edited !== plan) this.show(edited);
+      else this.keepDraft();
+      this.restored = false;
+      return;
+    }
+    this.saving = 'failed';
+    if (problem?.type.endsWith(':outdated-revision')) await this.meetConflict();
+    else this.saveProblem = problem;
+  }
+
+  private async meetConflict() {
+    const { data, problem } = await outcome(
+      api.GET('/api/sites/{siteId}/revisions/latest', { params: { path: { siteId: this.site } } }),
+    );
+    this.conflict = data;
+    this.saveProblem = problem;
+  }
+
+  /** Conflict: saves what stands here on top of theirs. Theirs stays in the history. */
+  async keepMine() {
+    if (this.conflict) await this.save(this.conflict.revision.number);
+  }
+
+  /** Conflict: takes theirs. What stood here can be brought back by undo. */
+  takeTheirs() {
+    if (!this.conflict || !this.plan) return;
+    const { revision, plan } = this.conflict;
+    this.done = [...this.done, { plan: this.plan, label: 'theirs taken', place: '' }];
+    this.accept(revision, plan);
+    this.show(plan);
+  }
+
+  private get draftKey() {
+    return `sparen.draft.${this.site}`;
+  }
+
+  private keepDraft() {
+    if (this.dirty && this.revision && this.plan) {
+      const draft: Draft = { parent: this.revision.number, plan: this.plan, labels: this.labels };
+      localStorage.setItem(this.draftKey, JSON.stringify(draft));
+    } else {
+      localStorage.removeItem(this.draftKey);
+    }
+  }
+
+  private restore() {
+    const kept = localStorage.getItem(this.draftKey);
+    if (!kept || !this.plan || !this.revision) return;
+    const draft = JSON.parse(kept) as Draft;
+    this.done = [{ plan: this.plan, label: 'unsaved changes restored', place: '' }];
+    this.plan = draft.plan;
+    this.labels = draft.labels;
+    // Saved on the revision it was made from, so that a newer one is met as a conflict, not overwritten.
+    this.revision = { ...this.revision, number: draft.parent };
+    this.restored = true;
+  }
+}
+
+function labelHead(label: string): string {
+  const digit = label.search(/ \d/);
+  return digit < 0 ? label : label.slice(0, digit);
+}
+
+// Not shown anywhere, so nothing needs to react to it.
+// eslint-disable-next-line svelte/prefer-svelte-reactivity
+const editors = new Map<string, PlanEditor>();
+
+/** The editor of a site's plan: the same one on every page, so that unsaved changes go along. */
+export function editorOf(site: string): PlanEditor {
+  let editor = editors.get(site);
+  if (!editor) {
+    editor = new PlanEditor(site);
+    editors.set(site, editor);
+    void editor.load();
+  }
+  return editor;
+}

@@ -1,0 +1,81 @@
+<script lang="ts">
+  import type { Plan, SeasonAnswer } from '../lib/api/api';
+  import { duration, energy, fixed, moment } from '../lib/sentence/quantity';
+
+  let { answer, plan }: { answer: SeasonAnswer; plan: Plan } = $props();
+
+  const ledger = $derived(answer.ledger);
+  const zone = $derived(plan.site.location.timeZone);
+  const start = $derived(Date.parse(answer.start));
+  const fell = $derived(Math.max(0, -ledger.storedIncrease));
+  const grew = $derived(Math.max(0, ledger.storedIncrease));
+  const loss = $derived(ledger.batteryLoss + ledger.cableLoss + ledger.conversionLoss + ledger.idle);
+  const came = $derived(ledger.array + ledger.source + fell);
+  const name = (id: string) => plan.site.loads.find((load) => load.id === id)?.name ?? id;
+  const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
+</script>
+
+{#snippet row(label: string, wattHours: number, strong = false)}
+  <tr class="border-b border-rule {strong ? 'font-bold' : ''}">
+    <th scope="row" class="py-1 text-left {strong ? '' : 'pl-4 font-normal'}">{label}</th>
+    <td class="number py-1 text-right">{energy(wattHours)}</td>
+    <td class="number w-16 py-1 text-right text-soft"
+      >{came > 0 ? fixed((wattHours / came) * 100, 0) : 0} %</td
+    >
+  </tr>
+{/snippet}
+
+<section aria-labelledby="ledger" class="max-xl:mt-8">
+  <h2 id="ledger">Where the energy went</h2>
+  <table class="mt-2 w-full">
+    <tbody>
+      {@render row('Came in', came, true)}
+      {@render row('array, at its maximum', ledger.array)}
+      {#if ledger.source > 0}{@render row('current sources', ledger.source)}{/if}
+      {@render row('out of the battery’s store', fell)}
+      {@render row('Went', came, true)}
+      {#each Object.entries(ledger.servedByLoad) as [id, wattHours] (id)}
+        {@render row(name(id), wattHours)}
+      {/each}
+      {@render row('into the battery’s store', grew)}
+      {@render row('lost in battery, cables, conversion, own draw', loss)}
+      {@render row('thrown away: curtailed', ledger.curtailed)}
+      {@render row('thrown away: clipped', ledger.clipped)}
+      {@render row('Unserved', ledger.unserved, true)}
+      {#each Object.entries(ledger.unservedByLoad).filter(([, wattHours]) => wattHours > 0) as [id, wattHours] (id)}
+        {@render row(name(id), wattHours)}
+      {/each}
+    </tbody>
+  </table>
+  <p class="mt-1 text-sm text-soft">
+    The ledger closes to <span class="number">{Math.abs(ledger.closingError).toExponential(0)}</span> of what went
+    through.
+  </p>
+  <h2 class="mt-6">Figures</h2>
+  <dl class="mt-1">
+    <div class="flex justify-between gap-4 border-b border-rule py-1">
+      <dt>lowest state of charge</dt>
+      <dd class="text-right">
+        <span class="number">{fixed(answer.lowestStateOfCharge.value * 100, 1)} %</span>
+        <span class="block text-sm text-soft"
+          >{moment(start + answer.lowestStateOfCharge.seconds * 1000, zone)}</span
+        >
+      </dd>
+    </div>
+    <div class="flex justify-between gap-4 border-b border-rule py-1">
+      <dt>lowest battery voltage</dt>
+      <dd class="text-right">
+        <span class="number">{fixed(answer.lowestBatteryVolts.value, 2)} V</span>
+        <span class="block text-sm text-soft"
+          >{moment(start + answer.lowestBatteryVolts.seconds * 1000, zone)}</span
+        >
+      </dd>
+    </div>
+    {#each answer.outputs as output (output.output)}
+      <div class="flex justify-between gap-4 border-b border-rule py-1">
+        <dt>{outputName(output.output)}, open though wished closed</dt>
+        <dd class="number text-right">{duration(Math.round(output.withheldSeconds / 60) * 60)}</dd>
+      </div>
+    {/each}
+  </dl>
+</section>

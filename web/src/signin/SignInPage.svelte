@@ -1,0 +1,73 @@
+<script lang="ts">
+  import { session } from '../lib/shell/session.svelte';
+
+  let name = $state('');
+  let password = $state('');
+  let trouble = $state('');
+  let busy = $state(false);
+
+  async function signIn(event: SubmitEvent) {
+    event.preventDefault();
+    busy = true;
+    trouble = '';
+    const problem = await session.signIn(name.trim(), password);
+    busy = false;
+    if (problem) trouble = problem.detail;
+  }
+</script>
+
+<svelte:head><title>Sign in – Sparen</title></svelte:head>
+
+<main class="grid min-h-screen grid-cols-1 lg:grid-cols-[1fr_26rem]">
+  <div class="hidden border-r border-rule lg:block" aria-hidden="true">
+    <svg class="h-full w-full" viewBox="0 0 800 800" preserveAspectRatio="xMidYMid slice">
+      <g stroke="var(--rule)" stroke-width="1">
+        {#each [160, 240, 320, 400, 480, 560, 640] as y (y)}<path d="M0 {y}H800" />{/each}
+      </g>
+      <path d="M0 560H800" stroke="var(--ink)" stroke-width="2" stroke-dasharray="10 6" />
+      <path d="M0 320H800" stroke="var(--ink)" stroke-width="2" stroke-dasharray="3 6" />
+      <path
+        d="M0 300C60 330 90 390 150 410S220 240 280 250S330 400 400 440S470 330 520 350S590 520 650 560L652 500C690 480 740 330 800 300"
+        fill="none"
+        stroke="var(--battery)"
+        stroke-width="5"
+      />
+      <path d="M640 566h20l-10 16z" fill="var(--ink)" />
+      <path d="M772 314h20l-10 -16z" fill="var(--ink)" />
+      <g fill="var(--load)">
+        <rect x="0" y="690" width="650" height="16" />
+        <rect x="782" y="690" width="18" height="16" />
+      </g>
+      <path d="M650 698H782" stroke="var(--load)" stroke-width="2" stroke-dasharray="4 5" />
+    </svg>
+  </div>
+  <form class="flex flex-col justify-center gap-5 px-6 py-10 sm:px-10" onsubmit={signIn}>
+    <div>
+      <h1 class="text-4xl!">Sparen</h1>
+      <p class="mt-2 text-soft">
+        Load disconnects, relay outputs and diversion, tried before you leave the site.
+      </p>
+    </div>
+    <label class="flex flex-col gap-1 font-bold">
+      Name
+      <input class="field font-normal" name="name" autocomplete="username" required bind:value={name} />
+    </label>
+    <label class="flex flex-col gap-1 font-bold">
+      Password
+      <input
+        class="field font-normal"
+        name="password"
+        type="password"
+        autocomplete="current-password"
+        required
+        bind:value={password}
+      />
+    </label>
+    <button class="action main" disabled={busy}>{busy ? 'Signing in' : 'Sign in'}</button>
+    <p class="min-h-6 text-danger" role="alert">{trouble}</p>
+    <p class="text-sm text-soft">
+      Results are simulated planning figures, no proof of safety. Work on batteries, arrays and AC circuits
+      follows local code and licensed practice.
+    </p>
+  </form>
+</main>
