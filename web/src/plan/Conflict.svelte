@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import { day } from '../lib/sentence/quantity';
   import { differences } from './planPath';
   import type { PlanEditor } from './planEditor.svelte';
@@ -38,8 +39,8 @@
       </table>
     {/if}
     <div class="mt-4 flex flex-wrap gap-3">
-      <button class="action main" onclick={() => editor.keepMine()}>Save mine on top of theirs</button>
-      <button class="action" onclick={() => editor.takeTheirs()}>Take theirs (undo brings mine back)</button>
+      <Action main onclick={() => editor.keepMine()}>Save mine on top of theirs</Action>
+      <Action onclick={() => editor.takeTheirs()}>Take theirs (undo brings mine back)</Action>
     </div>
   </section>
 {/if}

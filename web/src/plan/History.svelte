@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Revision } from '../lib/api/api';
   import { moment } from '../lib/sentence/quantity';
@@ -51,7 +52,7 @@
           download="{editor.site}-{one.number}.json">Document</a
         >
         {#if session.mayChange && one.number !== editor.revision?.number}
-          <button class="action" onclick={() => bringBack(one.number)}>Bring back</button>
+          <Action onclick={() => bringBack(one.number)}>Bring back</Action>
         {/if}
       </li>
     {/each}

@@ -77,13 +77,26 @@
   aria-labelledby="output-{output.id}"
   onfocusin={focus}
 >
-  <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+  <div
+    class="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-4 gap-y-2 sm:grid-cols-[auto_minmax(0,1fr)_auto]"
+  >
     <ContactSymbol {closed} label={output.name} />
-    <div class="min-w-0 grow">
+    <div class="min-w-0">
       <h3 id="output-{output.id}">{output.name}</h3>
-      <p class="text-sm text-soft">{loads ? `feeds ${loads}` : 'signals only'}</p>
+      <p class="flex flex-wrap items-center gap-x-2 text-sm text-soft">
+        {loads ? `feeds ${loads}` : 'signals only'}
+        <select
+          class="force {output.testForce === 'NONE' ? '' : 'font-bold text-danger'}"
+          aria-label="Test force of {output.name}"
+          disabled={readonly}
+          value={output.testForce}
+          onchange={(event) => setForce(event.currentTarget.value as Output['testForce'])}
+        >
+          {#each forces as [force, word] (force)}<option value={force}>{word}</option>{/each}
+        </select>
+      </p>
     </div>
-    <fieldset class="flex" disabled={readonly}>
+    <fieldset class="flex max-sm:col-span-2" disabled={readonly}>
       <legend class="sr-only">Wish of {output.name}</legend>
       {#each wishes as [wish, word] (wish)}
         <label
@@ -126,26 +139,31 @@
         output.protection && setField('protection', output.protection, field, label, value)}
     />
   {/if}
-  <div class="mt-2 flex flex-wrap items-center gap-3 {output.testForce === 'NONE' ? '' : 'hatch-force'}">
-    <select
-      class="min-h-11 border border-rule bg-raised px-2 text-sm {output.testForce === 'NONE'
-        ? 'text-soft'
-        : 'font-bold text-danger'}"
-      aria-label="Test force of {output.name}"
-      disabled={readonly}
-      value={output.testForce}
-      onchange={(event) => setForce(event.currentTarget.value as Output['testForce'])}
-    >
-      {#each forces as [force, word] (force)}<option value={force}>{word}</option>{/each}
-    </select>
-    {#if output.testForce !== 'NONE'}
-      <span class="bg-paper px-2 font-bold text-danger">Forced past wish and protection until withdrawn</span>
-    {/if}
-  </div>
+  {#if output.testForce !== 'NONE'}
+    <p class="hatch-force mt-2">
+      <span class="bg-paper px-2 py-1 font-bold text-danger"
+        >Forced {output.testForce.toLowerCase()} past wish and protection until withdrawn</span
+      >
+    </p>
+  {/if}
   {#each findings as finding (finding.check)}<FindingLine {finding} />{/each}
 </article>
 
 <style>
+  .force {
+    min-height: 1.75rem;
+    padding: 0 0.25rem;
+    appearance: auto;
+    font-size: 0.875rem;
+    border: 1px dashed var(--rule-strong);
+    border-radius: 3px;
+    background-color: transparent;
+  }
+  @media (pointer: coarse) {
+    .force {
+      min-height: 44px;
+    }
+  }
   .hatch-force {
     padding: 0.5rem;
     background-image: repeating-linear-gradient(45deg, var(--danger) 0 3px, transparent 3px 10px);

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import Gauge from '../lib/gauge/Gauge.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
@@ -34,7 +35,7 @@
       role="status"
     >
       <p class="grow">Unsaved changes from before are back.</p>
-      <button class="action" onclick={() => editor.discard()}>Discard them</button>
+      <Action onclick={() => editor.discard()}>Discard them</Action>
     </div>
   {/if}
   {#if !plan}

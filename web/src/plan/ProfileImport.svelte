@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { ProfilePreview } from '../lib/api/api';
   import { decimal, duration, moment } from '../lib/sentence/quantity';
@@ -71,9 +72,9 @@
     or in seconds; power in W, or in kW if the heading says so; comma, semicolon or tab; with the last two a
     decimal comma may be used.
   </p>
-  <label class="action mt-3">
-    Choose a file<input class="sr-only" type="file" accept=".csv,.txt,text/csv" onchange={look} />
-  </label>
+  <Action tag="label" class="mt-3 cursor-pointer"
+    >Choose a file<input class="sr-only" type="file" accept=".csv,.txt,text/csv" onchange={look} /></Action
+  >
   {#if file}<span class="ml-3">{file.name}</span>{/if}
   {#if busy}<p class="mt-3 text-soft" role="status">{busy}</p>{/if}
   {#if problem}<Trouble {problem} />{/if}
@@ -105,8 +106,8 @@
             {#each loads as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
           </select>
         </label>
-        <button class="action main" onclick={take}>Take it</button>
-        <button class="action" onclick={() => ((preview = undefined), (file = undefined))}>Leave it</button>
+        <Action main onclick={take}>Take it</Action>
+        <Action onclick={() => ((preview = undefined), (file = undefined))}>Leave it</Action>
       </div>
     </div>
   {:else if preview}

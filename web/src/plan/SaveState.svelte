@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
@@ -36,14 +37,12 @@
     {/if}
   </p>
   {#if session.mayChange}
-    <button class="action" disabled={!editor.canUndo} onclick={() => editor.undo()} title={editor.lastStep}
-      >Undo</button
-    >
-    <button class="action" disabled={!editor.canRedo} onclick={() => editor.redo()}>Redo</button>
-    <button
-      class="action main"
+    <Action disabled={!editor.canUndo} onclick={() => editor.undo()} title={editor.lastStep}>Undo</Action>
+    <Action disabled={!editor.canRedo} onclick={() => editor.redo()}>Redo</Action>
+    <Action
+      main
       disabled={!editor.dirty || editor.saving === 'saving' || editor.refused.length > 0}
-      onclick={() => editor.save()}>Save revision</button
+      onclick={() => editor.save()}>Save revision</Action
     >
   {/if}
 </div>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import type { Event, Plan, SeasonAnswer } from '../lib/api/api';
   import { fixed, moment } from '../lib/sentence/quantity';
   import type { Season } from './season.svelte';
@@ -22,6 +23,10 @@
   const names = $derived(
     Object.fromEntries([...plan.program.outputs, ...plan.site.controllers].map((one) => [one.id, one.name])),
   );
+  function look(event: Event) {
+    season.show({ from: event.seconds - AROUND_SECONDS, to: event.seconds + AROUND_SECONDS });
+    document.getElementById('tape')?.scrollIntoView({ block: 'start' });
+  }
   const grave = (kind: Event['kind']) => ['CHATTER', 'EMPTY', 'COLLAPSE'].includes(kind);
 </script>
 
@@ -35,8 +40,7 @@
         <li class="border-b border-rule last:border-0">
           <button
             class="grid w-full grid-cols-1 gap-x-4 px-1 py-2 text-left hover:bg-raised sm:grid-cols-[11.5rem_1fr]"
-            onclick={() =>
-              season.show({ from: event.seconds - AROUND_SECONDS, to: event.seconds + AROUND_SECONDS })}
+            onclick={() => look(event)}
           >
             <span class="number text-sm">{moment(start + event.seconds * 1000, zone)}</span>
             <span>
@@ -54,9 +58,9 @@
       {/each}
     </ol>
     {#if answer.events.length > most}
-      <button class="action mt-2" onclick={() => (most += PAGE)}>
+      <Action class="mt-2" onclick={() => (most += PAGE)}>
         Show more of {answer.events.length + answer.eventsLeftOut}
-      </button>
+      </Action>
     {/if}
   {/if}
 </section>

@@ -74,7 +74,7 @@
     {#each answer.outputs as output (output.output)}
       <div class="flex justify-between gap-4 border-b border-rule py-1">
         <dt>{outputName(output.output)}, open though wished closed</dt>
-        <dd class="number text-right">{duration(Math.round(output.withheldSeconds / 60) * 60)}</dd>
+        <dd class="number shrink-0 text-right">{duration(Math.round(output.withheldSeconds / 60) * 60)}</dd>
       </div>
     {/each}
   </dl>

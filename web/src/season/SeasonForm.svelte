@@ -84,5 +84,4 @@
       />
     </label>
   {/if}
-  <p class="ml-auto self-center text-soft" role="status">{season.running ? 'running' : ''}</p>
 </form>

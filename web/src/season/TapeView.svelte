@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
   import { untrack } from 'svelte';
   import type { Rule } from '../lib/api/api';
   import { duration, moment } from '../lib/sentence/quantity';
@@ -71,23 +72,20 @@
   }
 </script>
 
-<section class="px-2 pt-3 md:px-4" aria-label="Tape" bind:clientWidth={width}>
-  <SeasonForm {season} {compact} />
-  <div class="no-print mt-2 flex flex-wrap items-center gap-2 px-2">
-    <button class="action" onclick={() => season.zoom(0.5)} aria-label="Closer">+</button>
-    <button class="action" onclick={() => season.zoom(2)} disabled={!season.span} aria-label="Wider">−</button
-    >
-    <button class="action" onclick={() => season.pan(-0.5)} disabled={!season.span} aria-label="Earlier"
-      >←</button
-    >
-    <button class="action" onclick={() => season.pan(0.5)} disabled={!season.span} aria-label="Later"
-      >→</button
-    >
-    <button class="action" onclick={() => season.show(undefined)} disabled={!season.span}>Whole run</button>
-    <p class="number ml-auto text-sm text-soft" aria-live="off">
-      {#if answer && hovered !== undefined}{moment(Date.parse(answer.start) + hovered * 1000, zone)}
-      {:else}{duration(Math.round(length))} shown{/if}
-    </p>
+<section id="tape" class="px-2 pt-3 md:px-4" aria-label="Tape" bind:clientWidth={width}>
+  <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
+    <SeasonForm {season} {compact} />
+    <div class="no-print flex grow flex-wrap items-center gap-2 px-2">
+      <Action onclick={() => season.zoom(0.5)} aria-label="Closer">+</Action>
+      <Action onclick={() => season.zoom(2)} disabled={!season.span} aria-label="Wider">−</Action>
+      <Action onclick={() => season.pan(-0.5)} disabled={!season.span} aria-label="Earlier">←</Action>
+      <Action onclick={() => season.pan(0.5)} disabled={!season.span} aria-label="Later">→</Action>
+      <Action onclick={() => season.show(undefined)} disabled={!season.span}>Whole run</Action>
+      <p class="number ml-auto text-sm text-soft" aria-live="off">
+        {#if answer && hovered !== undefined}{moment(Date.parse(answer.start) + hovered * 1000, zone)}
+        {:else}{duration(Math.round(length))} shown{/if}
+      </p>
+    </div>
   </div>
   {#if season.problem}<Trouble
       problem={season.problem}
@@ -116,6 +114,9 @@
       <Lanes
         outputs={answer.outputs}
         {names}
+        signalling={(plan?.program.outputs ?? [])
+          .filter((one) => one.loads.length === 0)
+          .map((one) => one.id)}
         from={answer.trace.fromSeconds}
         to={answer.trace.fromSeconds + answer.trace.bucketSeconds * answer.trace.usedWatts.length}
         end={answer.durationSeconds}

@@ -1,4 +1,7 @@
 <script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
+  import { Input, Label } from 'flowbite-svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
   import { session } from '../lib/shell/session.svelte';
 
   let name = $state('');
@@ -48,22 +51,26 @@
         Load disconnects, relay outputs and diversion, tried before you leave the site.
       </p>
     </div>
-    <label class="flex flex-col gap-1 font-bold">
-      Name
-      <input class="field font-normal" name="name" autocomplete="username" required bind:value={name} />
-    </label>
-    <label class="flex flex-col gap-1 font-bold">
-      Password
-      <input
-        class="field font-normal"
+    <Label class="flex flex-col gap-1 text-base font-bold text-ink dark:text-ink"
+      >Name <Input
+        class={[FIELD, 'font-normal']}
+        name="name"
+        autocomplete="username"
+        required
+        bind:value={name}
+      /></Label
+    >
+    <Label class="flex flex-col gap-1 text-base font-bold text-ink dark:text-ink"
+      >Password <Input
+        class={[FIELD, 'font-normal']}
         name="password"
         type="password"
         autocomplete="current-password"
         required
         bind:value={password}
-      />
-    </label>
-    <button class="action main" disabled={busy}>{busy ? 'Signing in' : 'Sign in'}</button>
+      /></Label
+    >
+    <Action main type="submit" disabled={busy}>{busy ? 'Signing in' : 'Sign in'}</Action>
     <p class="min-h-6 text-danger" role="alert">{trouble}</p>
     <p class="text-sm text-soft">
       Results are simulated planning figures, no proof of safety. Work on batteries, arrays and AC circuits

@@ -11,7 +11,7 @@
 </script>
 
 <li
-  class="grid grid-cols-1 gap-x-6 gap-y-1 px-4 py-4 md:grid-cols-[minmax(16rem,1.4fr)_1.2fr_1fr_1fr] md:px-6"
+  class="grid grid-cols-1 gap-x-6 gap-y-1 px-4 py-4 lg:grid-cols-[minmax(15rem,1.2fr)_1.3fr_minmax(9rem,0.7fr)_1.1fr] md:px-6"
 >
   <div class="min-w-0">
     {#if plan}
@@ -25,9 +25,9 @@
   </div>
   {#if plan}
     <p>
-      <span class="number">{decimal(plan.nominalVolts)} V</span>,
-      <span class="number">{decimal(plan.capacityAmpereHours)} Ah</span>, array
-      <span class="number">{decimal(plan.arrayWatts)} W</span>, {plan.outputs} outputs
+      <span class="number">{decimal(plan.nominalVolts)}</span> V,
+      <span class="number">{decimal(plan.capacityAmpereHours)}</span>
+      Ah, <span class="number">{decimal(plan.arrayWatts)}</span> W array, {plan.outputs} outputs
     </p>
     <p class="flex flex-wrap gap-3">
       {#each open as severity (severity)}
@@ -41,6 +41,6 @@
         .revision.author}
     </p>
   {:else}
-    <p class="text-soft md:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>
+    <p class="text-soft lg:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>
   {/if}
 </li>

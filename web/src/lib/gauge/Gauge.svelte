@@ -56,7 +56,7 @@
 
 {#snippet side(pegs: Peg[], at: number[], direction: -1 | 1)}
   {#each pegs as peg, i (peg.key)}
-    <g opacity={dim(peg) ? 0.55 : 1}>
+    <g opacity={dim(peg) ? 0.8 : 1}>
       <path
         d={shape(peg, AXIS + direction * 14)}
         fill={peg.switches ? 'var(--ink)' : 'var(--paper)'}
@@ -74,7 +74,7 @@
         text-anchor={direction < 0 ? 'end' : 'start'}
         fill="var(--ink)"
         font-size="13"
-        ><tspan class="number" font-weight="700">{fixed(peg.volts, 2)}</tspan>
+        ><tspan class="number" font-weight={dim(peg) ? 400 : 700}>{fixed(peg.volts, 2)}</tspan>
         {peg.label}</text
       >
       <title>{peg.label} of {peg.of}, {fixed(peg.volts, 2)} V</title>

@@ -85,39 +85,41 @@
   }
 </script>
 
-{#if typing}
-  <input
-    bind:this={input}
-    bind:value={text}
-    class="chip number"
-    size={Math.max(6, text.length + 1)}
-    inputmode="decimal"
-    aria-label="{chip.label} in {chip.unit}"
-    aria-invalid={trouble ? 'true' : undefined}
-    aria-describedby={shownError ? errorId : undefined}
-    onkeydown={inputKeys}
-    onblur={() => take(false)}
-  />
-{:else}
-  <span
-    bind:this={face}
-    class="chip number"
-    class:refused={shownError}
-    role="spinbutton"
-    tabindex="0"
-    aria-label={chip.label}
-    aria-valuenow={value}
-    aria-valuemin={chip.least}
-    aria-valuemax={chip.most}
-    aria-valuetext={written(value, chip.unit)}
-    aria-readonly={readonly}
-    aria-invalid={shownError ? 'true' : undefined}
-    aria-describedby={shownError ? errorId : undefined}
-    onkeydown={faceKeys}
-    onclick={() => open()}>{written(value, chip.unit)}</span
-  >
-{/if}
-{#if shownError}<span class="error" id={errorId} role="alert">{shownError}</span>{/if}
+<span class="inline-flex flex-col items-start">
+  {#if typing}
+    <input
+      bind:this={input}
+      bind:value={text}
+      class="chip number"
+      size={Math.max(6, text.length + 1)}
+      inputmode="decimal"
+      aria-label="{chip.label} in {chip.unit}"
+      aria-invalid={trouble ? 'true' : undefined}
+      aria-describedby={shownError ? errorId : undefined}
+      onkeydown={inputKeys}
+      onblur={() => take(false)}
+    />
+  {:else}
+    <span
+      bind:this={face}
+      class="chip number"
+      class:refused={shownError}
+      role="spinbutton"
+      tabindex="0"
+      aria-label={chip.label}
+      aria-valuenow={value}
+      aria-valuemin={chip.least}
+      aria-valuemax={chip.most}
+      aria-valuetext={written(value, chip.unit)}
+      aria-readonly={readonly}
+      aria-invalid={shownError ? 'true' : undefined}
+      aria-describedby={shownError ? errorId : undefined}
+      onkeydown={faceKeys}
+      onclick={() => open()}>{written(value, chip.unit)}</span
+    >
+  {/if}
+  {#if shownError}<span class="error" id={errorId} role="alert">{shownError}</span>{/if}
+</span>
 
 <style>
   .chip {

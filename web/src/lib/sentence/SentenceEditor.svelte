@@ -44,10 +44,11 @@
   .choice {
     min-height: 2rem;
     padding: 0 0.25rem;
+    appearance: auto;
     border: 1px solid var(--rule-strong);
     border-bottom-width: 3px;
     border-radius: 3px;
-    background: var(--paper-raised);
+    background-color: var(--paper-raised);
     color: var(--ink);
     font-weight: 700;
   }

@@ -10,11 +10,12 @@ export function fixed(value: number, digits: number): string {
   return (value < 0 ? '−' : '') + Math.abs(value).toFixed(digits);
 }
 
-/** A duration as it is said: 20 s, 2 min, 1 h 30 min. */
+/** A duration as it is said: 20 s, 2 min, 1 h 30 min, 14 d. */
 export function duration(seconds: number): string {
   if (seconds < 60 || !Number.isInteger(seconds)) return `${decimal(seconds)} s`;
   const parts: [number, string][] = [
-    [Math.floor(seconds / 3600), 'h'],
+    [Math.floor(seconds / 86400), 'd'],
+    [Math.floor((seconds % 86400) / 3600), 'h'],
     [Math.floor((seconds % 3600) / 60), 'min'],
     [seconds % 60, 's'],
   ];
@@ -26,10 +27,12 @@ export function duration(seconds: number): string {
 
 /** What is written in a chip, without the unit. */
 export function written(value: number, unit: string): string {
-  return unit === 's' ? duration(value) : `${decimal(value)} ${unit}`;
+  if (unit === 's') return duration(value);
+  const number = decimal(value).replace('-', '−');
+  return unit === '°' ? `${number}°` : `${number} ${unit}`;
 }
 
-const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 3600 };
+const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 3600, d: 86400 };
 
 /**
  * Reads what was typed: decimal point or comma, with or without the unit; durations also as "2 min", "1 h 30 min", "1:30" (min:s).
@@ -51,7 +54,7 @@ function seconds(text: string): number | undefined {
   if (clock) return Number(clock[1]) * 60 + Number(clock[2]);
   const bare = number(text);
   if (bare !== undefined) return bare;
-  const parts = [...text.matchAll(/(\d+\.?\d*)\s*(sec|min|s|m|h)\b\s*/g)];
+  const parts = [...text.matchAll(/(\d+\.?\d*)\s*(sec|min|s|m|h|d)\b\s*/g)];
   if (parts.length === 0 || parts.map((part) => part[0]).join('') !== text) return undefined;
   return parts.reduce((sum, part) => sum + Number(part[1]) * (IN_SECONDS[part[2] ?? 's'] ?? 1), 0);
 }

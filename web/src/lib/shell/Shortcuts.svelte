@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from './Action.svelte';
   let { close }: { close: () => void } = $props();
   let dialog = $state<HTMLDialogElement>();
 
@@ -29,5 +30,5 @@
       <dd>{does}</dd>
     {/each}
   </dl>
-  <button class="action mt-6" onclick={() => dialog?.close()}>Close</button>
+  <Action class="mt-6" onclick={() => dialog?.close()}>Close</Action>
 </dialog>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Action from './Action.svelte';
   import type { Problem } from '../api/client';
 
   /** A call that failed: what, and a way to try again. */
@@ -7,5 +8,5 @@
 
 <div class="m-4 flex flex-wrap items-center gap-4 border-l-4 border-danger bg-raised p-4 md:m-6" role="alert">
   <p class="grow">{problem.detail}</p>
-  {#if retry}<button class="action" onclick={retry}>Try again</button>{/if}
+  {#if retry}<Action onclick={retry}>Try again</Action>{/if}
 </div>

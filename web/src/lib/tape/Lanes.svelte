@@ -5,11 +5,13 @@
   interface Props {
     outputs: OutputFigures[];
     names: Record<string, string>;
+    /** Outputs that only signal; their lanes are drawn in ink. */
+    signalling: string[];
     from: number;
     to: number;
     end: number;
   }
-  let { outputs, names, from, to, end }: Props = $props();
+  let { outputs, names, signalling, from, to, end }: Props = $props();
 
   let width = $state(0);
   const inner = $derived(Math.max(1, width - LEFT - RIGHT));
@@ -34,12 +36,21 @@
   {#each outputs as output (output.output)}
     <p class="flex justify-between px-2 pt-1 text-sm text-soft">
       <span>{names[output.output] ?? output.output}</span>
-      <span class="pr-3"><span class="number">{output.switchings}</span> switchings</span>
+      <span class="pr-3"
+        ><span class="number">{output.switchings}</span>
+        {output.switchings === 1 ? 'switching' : 'switchings'}</span
+      >
     </p>
     <svg class="block h-4 w-full" aria-hidden="true">
       <path d="M{LEFT} 8H{LEFT + inner}" stroke="var(--rule-strong)" stroke-dasharray="3 4" />
       {#each spans(output) as span, i (i)}
-        <rect x={span.x} y="1" width={span.width} height="14" fill="var(--load)" />
+        <rect
+          x={span.x}
+          y="1"
+          width={span.width}
+          height="14"
+          fill={signalling.includes(output.output) ? 'var(--ink)' : 'var(--load)'}
+        />
       {/each}
     </svg>
   {/each}

@@ -23,20 +23,20 @@
     if (!width || !volts || !power || theme.dark === undefined) return;
     const common = { width, zone, choose, hover, start: Date.parse(answer.start) / 1000 };
     const plots = [
-      voltageChart(volts, answer, lines, compact ? 210 : 250, common),
-      powerChart(power, answer, compact ? 130 : 170, common),
+      voltageChart(volts, answer, lines, compact ? 210 : 220, common),
+      powerChart(power, answer, compact ? 130 : 150, common),
     ];
-    if (charge) plots.push(chargeChart(charge, answer, 110, common));
+    if (charge) plots.push(chargeChart(charge, answer, 84, common));
     return () => plots.forEach((plot) => plot.destroy());
   });
 </script>
 
 <div bind:clientWidth={width} class="w-full overflow-hidden">
   <p class="px-2 text-sm text-soft">Battery voltage, V</p>
-  <div bind:this={volts} class={compact ? 'h-[210px]' : 'h-[250px]'}></div>
+  <div bind:this={volts} class={compact ? 'h-[210px]' : 'h-[220px]'}></div>
   {#if !compact}
     <p class="px-2 text-sm text-soft">State of charge, %</p>
-    <div bind:this={charge} class="h-[110px]"></div>
+    <div bind:this={charge} class="h-[84px]"></div>
   {/if}
   <p class="flex flex-wrap gap-x-4 px-2 text-sm text-soft">
     Power, W
@@ -45,7 +45,7 @@
     <span><i class="key hatch border border-sun"></i>thrown away</span>
     <span><i class="key hatch-ink"></i>unserved</span>
   </p>
-  <div bind:this={power} class={compact ? 'h-[130px]' : 'h-[170px]'}></div>
+  <div bind:this={power} class={compact ? 'h-[130px]' : 'h-[150px]'}></div>
 </div>
 
 <style>

@@ -47,6 +47,18 @@ function hatch(stroke: string, ground: string, rising: boolean): CanvasPattern |
   return pen.createPattern(tile, 'repeat') ?? ground;
 }
 
+/** Labels of the time axis in a zone: days, or clock times with the day at midnight. */
+function ticks(splits: number[], step: number, zone: string): string[] {
+  const format = (options: Intl.DateTimeFormatOptions) =>
+    new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone });
+  const day = format({ day: 'numeric', month: 'short' });
+  const clock = format({ hour: '2-digit', minute: '2-digit', ...(step < 60 ? { second: '2-digit' } : {}) });
+  return splits.map((seconds) => {
+    const time = clock.format(seconds * 1000);
+    return step >= 86_400 || /^00:00(:00)?$/.test(time) ? day.format(seconds * 1000) : time;
+  });
+}
+
 interface Common {
   width: number;
   zone: string;
@@ -72,7 +84,12 @@ function options(
     cursor: { sync: { key: 'tape' }, drag: { x: true, y: false, setScale: false }, points: { show: false } },
     tzDate: (seconds) => uPlot.tzDate(new Date(seconds * 1000), common.zone),
     axes: [
-      { ...axis, show: time, size: 30 },
+      {
+        ...axis,
+        show: time,
+        size: 30,
+        values: (_, splits, __, ___, step) => ticks(splits, step, common.zone),
+      },
       { ...axis, size: LEFT, gap: 6 },
     ],
     scales: { x: { time: true } },
@@ -153,6 +170,8 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
     const text = `${line.label} ${line.volts.toFixed(2)} V`;
     const width = ctx.measureText(text).width;
     const right = bbox.left + bbox.width - 6 * devicePixelRatio;
+    ctx.textAlign = 'left';
+    ctx.textBaseline = 'alphabetic';
     ctx.fillStyle = colours.paper;
     ctx.fillRect(
       right - width - 4 * devicePixelRatio,
