@@ -42,8 +42,7 @@ public final class BatteryCircuit {
         findSegment();
         slope = segmentSlope();
         Arrays.fill(openCircuit, 0);
-        openCircuit[0] = model.openCircuitVolts()[segment]
-                + slope * (charge[0] - model.statesOfCharge()[segment]);
+        openCircuit[0] = model.openCircuitVolts()[segment] + slope * (charge[0] - model.statesOfCharge()[segment]);
         double sum = openCircuit[0];
         for (double[] v : rcVolts) {
             sum += v[0];
@@ -73,11 +72,11 @@ public final class BatteryCircuit {
         resistance[k + 1] = fullOhms(k + 1);
     }
 
-    /** Takes the state at the end of a step (s) as the new start. */
-    public void advance(double seconds) {
-        charge[0] = full ? 1 : Math.min(1, Math.max(0, Series.at(charge, seconds)));
+    /** Takes the state at the end of a step (s) as the new start; coefficients count up to an order. */
+    public void advance(int order, double seconds) {
+        charge[0] = full ? 1 : Math.min(1, Math.max(0, Series.at(charge, order, seconds)));
         for (double[] v : rcVolts) {
-            v[0] = Series.at(v, seconds);
+            v[0] = Series.at(v, order, seconds);
         }
     }
 
@@ -147,17 +146,17 @@ public final class BatteryCircuit {
     }
 
     /** Energy (J) lost in it over a step (s) with this current and this voltage at its terminals. */
-    public double lostJoules(double[] current, double[] terminalVolts, double seconds, double[] scratch) {
-        for (int k = 0; k <= Series.ORDER; k++) {
+    public double lostJoules(double[] current, double[] terminalVolts, int order, double seconds, double[] scratch) {
+        for (int k = 0; k <= order; k++) {
             scratch[k] = terminalVolts[k] - electromotiveForce[k];
         }
-        double lost = Series.integralOfProduct(scratch, current, seconds);
+        double lost = Series.integralOfProduct(scratch, current, order, seconds);
         for (int i = 0; i < rcVolts.length; i++) {
-            lost += Series.integralOfProduct(rcVolts[i], rcVolts[i], seconds) / model.rcOhms()[i];
+            lost += Series.integralOfProduct(rcVolts[i], rcVolts[i], order, seconds) / model.rcOhms()[i];
         }
         if (charging && (full || model.chargeEfficiency() < 1)) {
             double notStored = full ? 1 : 1 - model.chargeEfficiency();
-            lost += notStored * Series.integralOfProduct(openCircuit, current, seconds);
+            lost += notStored * Series.integralOfProduct(openCircuit, current, order, seconds);
         }
         return lost;
     }

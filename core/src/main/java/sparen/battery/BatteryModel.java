@@ -55,7 +55,9 @@ public record BatteryModel(
         return new BatteryModel(
                 ampereHours * 3600,
                 table.statesOfCharge().stream().mapToDouble(Double::doubleValue).toArray(),
-                table.openCircuitVolts().stream().mapToDouble(Double::doubleValue).toArray(),
+                table.openCircuitVolts().stream()
+                        .mapToDouble(Double::doubleValue)
+                        .toArray(),
                 table.ohmicOhms(),
                 pairs.stream().mapToDouble(RcPair::ohms).toArray(),
                 pairs.stream().mapToDouble(pair -> pair.ohms() * pair.farads()).toArray(),

@@ -9,7 +9,8 @@ package sparen.battery;
  */
 final class GelParameters {
     private static final double[] STATES_OF_CHARGE = {0, 0.1, 0.2, 0.4, 0.6, 0.8, 0.9, 1};
-    private static final double[] OPEN_CIRCUIT_VOLTS_PER_CELL = {1.940, 1.975, 2.000, 2.040, 2.075, 2.110, 2.128, 2.150};
+    private static final double[] OPEN_CIRCUIT_VOLTS_PER_CELL = {1.940, 1.975, 2.000, 2.040, 2.075, 2.110, 2.128, 2.150
+    };
     /** Resistances fall with size: these are Ω × Ah for one cell. */
     private static final double OHMIC = 0.12;
 

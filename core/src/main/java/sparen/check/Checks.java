@@ -8,8 +8,8 @@ import sparen.program.Plan;
 
 /** All checks, in the order their findings are told. */
 public final class Checks {
-    private static final List<Check> ALL =
-            List.of(new ReconnectOrder(), new HysteresisAgainstSag(), new DisconnectBelowBattery(), new TestForceLeft());
+    private static final List<Check> ALL = List.of(
+            new ReconnectOrder(), new HysteresisAgainstSag(), new DisconnectBelowBattery(), new TestForceLeft());
 
     private Checks() {}
 

@@ -11,7 +11,8 @@ import sparen.program.VoltageDisconnect;
 final class DisconnectBelowBattery implements Check {
     @Override
     public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return output.protection()
+        return output
+                .protection()
                 .filter(VoltageDisconnect.class::isInstance)
                 .map(VoltageDisconnect.class::cast)
                 .filter(rule -> trueVolts(plan, rule) < plan.site().battery().lowestVolts())
@@ -22,7 +23,9 @@ final class DisconnectBelowBattery implements Check {
                         "LVD is below the lowest voltage the battery's maker allows: the load is cut too late.",
                         new Compared("LVD, without the sense point's offset", trueVolts(plan, rule), "V"),
                         new Compared(
-                                "battery's lowest voltage", plan.site().battery().lowestVolts(), "V")))
+                                "battery's lowest voltage",
+                                plan.site().battery().lowestVolts(),
+                                "V")))
                 .stream();
     }
 

@@ -22,7 +22,8 @@ final class HysteresisAgainstSag implements Check {
 
     @Override
     public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return output.protection()
+        return output
+                .protection()
                 .filter(VoltageDisconnect.class::isInstance)
                 .map(VoltageDisconnect.class::cast)
                 .filter(rule -> rule.lvrVolts() > rule.lvdVolts() && rule.lvdVolts() > 0)
@@ -30,8 +31,7 @@ final class HysteresisAgainstSag implements Check {
                 .flatMap(rule -> compare(plan, output, rule, profiles));
     }
 
-    private Stream<Finding> compare(
-            Plan plan, Output output, VoltageDisconnect rule, Map<String, Profile> profiles) {
+    private Stream<Finding> compare(Plan plan, Output output, VoltageDisconnect rule, Map<String, Profile> profiles) {
         double amperes = output.loads().stream()
                 .mapToDouble(load -> amperes(plan.site().load(load).consumption(), rule.lvdVolts(), profiles))
                 .sum();

@@ -11,7 +11,8 @@ import sparen.program.VoltageDisconnect;
 final class ReconnectOrder implements Check {
     @Override
     public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return output.protection()
+        return output
+                .protection()
                 .filter(VoltageDisconnect.class::isInstance)
                 .map(VoltageDisconnect.class::cast)
                 .filter(rule -> rule.lvrVolts() <= rule.lvdVolts())

@@ -90,6 +90,8 @@ public final class ProfileReader {
                 CsvReader<CsvRecord> csv = CsvReader.builder()
                         .fieldSeparator(separator)
                         .skipEmptyLines(true)
+                        .allowExtraFields(true)
+                        .allowMissingFields(true)
                         .ofCsvRecord(reader)) {
             boolean heading = true;
             for (CsvRecord line : csv) {
@@ -198,7 +200,6 @@ public final class ProfileReader {
     private Profile profile() {
         double last = seconds[size - 1];
         double span = size == 1 ? SPAN_OF_ONE_LINE : last + (last - seconds[size - 2]);
-        return new Profile(
-                Optional.ofNullable(first), Arrays.copyOf(seconds, size), Arrays.copyOf(watts, size), span);
+        return new Profile(Optional.ofNullable(first), Arrays.copyOf(seconds, size), Arrays.copyOf(watts, size), span);
     }
 }

@@ -45,7 +45,9 @@ sealed interface TimeColumn {
                 String iso = field.length() > AFTER_DATE && field.charAt(AFTER_DATE) == ' '
                         ? field.substring(0, AFTER_DATE) + 'T' + field.substring(AFTER_DATE + 1)
                         : field;
-                return hasOffset(iso) ? seconds(OffsetDateTime.parse(iso)) : local(LocalDateTime.parse(iso), field, previous);
+                return hasOffset(iso)
+                        ? seconds(OffsetDateTime.parse(iso))
+                        : local(LocalDateTime.parse(iso), field, previous);
             } catch (DateTimeException wrong) {
                 throw new IllegalArgumentException(
                         "time \"" + field + "\" is not ISO 8601, such as 2026-01-31T14:05 or 2026-01-31T14:05:00+01:00",

@@ -1,6 +1,5 @@
 package sparen.power;
 
-import java.util.Arrays;
 import sparen.battery.BatteryCircuit;
 import sparen.series.Series;
 
@@ -24,11 +23,20 @@ public final class BusBalance {
     private final double[] offset;
     private final double[] offsetSlope;
     private final double[] conductance;
+    private final int[] active;
+    private final boolean[] isActive;
+    private final double[] nothing = Series.zero();
+    private int activeCount;
+    private final double[] inversePivot;
+    private final double[] answer;
     private final double[][] current;
     private final double[][] farVolts;
     private final double[] busVolts = Series.zero();
     private final double[] batteryCurrent = Series.zero();
     private final double[] batteryVolts = Series.zero();
+    private double stiffness;
+    private double inverseAnswer;
+    private int order;
 
     /**
      * @param battery the battery behind the main cable
@@ -45,6 +53,10 @@ public final class BusBalance {
         offset = new double[size];
         offsetSlope = new double[size];
         conductance = new double[size];
+        active = new int[size];
+        isActive = new boolean[size];
+        inversePivot = new double[size];
+        answer = new double[size];
         current = new double[size][Series.ORDER + 1];
         farVolts = new double[size][Series.ORDER + 1];
     }
@@ -88,6 +100,7 @@ public final class BusBalance {
      * @return false when there is no solution: a voltage collapse
      */
     public boolean solve() {
+        listActive();
         boolean expectCharging = batteryCurrent[0] >= 0;
         battery.begin(expectCharging);
         if (!solveFor()) {
@@ -100,14 +113,31 @@ public final class BusBalance {
         return true;
     }
 
+    /** Branches that carry nothing are left out of all sums. */
+    private void listActive() {
+        activeCount = 0;
+        for (int b = 0; b < size; b++) {
+            isActive[b] = isPower[b] ? power[b] != 0 : offset[b] != 0 || offsetSlope[b] != 0 || conductance[b] != 0;
+            if (isActive[b]) {
+                active[activeCount++] = b;
+            }
+        }
+    }
+
+    /** From the last voltage on; where that leads nowhere, from above, whence the upper solution is always reached. */
     private boolean solveFor() {
         double emf = battery.electromotiveForce()[0];
+        return busVolts[0] > 0 && solveFrom(busVolts[0], emf) || solveFrom(Math.max(busVolts[0], emf), emf);
+    }
+
+    private boolean solveFrom(double guess, double emf) {
         double series = 1 / (battery.resistance()[0] + mainOhms);
-        double volts = busVolts[0] > 0 ? Math.max(busVolts[0], emf) : emf;
-        for (int i = 0; i < MOST_ITERATIONS; i++) {
+        double volts = guess;
+        for (int iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
             double mismatch = (emf - volts) * series;
             double slope = -series;
-            for (int b = 0; b < size; b++) {
+            for (int i = 0; i < activeCount; i++) {
+                int b = active[i];
                 if (isPower[b]) {
                     double root = volts * volts + 4 * cableOhms[b] * power[b];
                     if (root < 0) {
@@ -140,7 +170,8 @@ public final class BusBalance {
     private void place(double volts, double emf, double series) {
         busVolts[0] = volts;
         double sum = 0;
-        for (int b = 0; b < size; b++) {
+        for (int i = 0; i < activeCount; i++) {
+            int b = active[i];
             double j = isPower[b]
                     ? 2 * power[b] / (volts + Math.sqrt(volts * volts + 4 * cableOhms[b] * power[b]))
                     : offset[b] - conductance[b] * volts;
@@ -154,45 +185,70 @@ public final class BusBalance {
         assert Math.abs((volts - emf) * series - sum) < 1e-6;
     }
 
-    /** Carries all series of the solved balance to full order. */
-    public void expand() {
-        for (int k = 1; k <= Series.ORDER; k++) {
-            battery.extend(batteryCurrent, k - 1);
-            expandTo(k);
+    /**
+     * Carries all series of the solved balance through a step: to {@link Series#LOW_ORDER} where that is enough, else to full order.
+     *
+     * @param seconds the step they must be good for (s)
+     * @param negligibleVolts where the last two terms of the low order are below this nothing more is needed (V)
+     */
+    public void expand(double seconds, double negligibleVolts) {
+        prepare();
+        expandTo(1, Series.LOW_ORDER);
+        if (term(order - 1, seconds) > negligibleVolts || term(order, seconds) > negligibleVolts) {
+            expandTo(Series.LOW_ORDER + 1, Series.ORDER);
         }
+    }
+
+    private void expandTo(int from, int to) {
+        for (order = from; order <= to; order++) {
+            battery.extend(batteryCurrent, order - 1);
+            expandTo(order);
+        }
+        order = to;
+    }
+
+    private double term(int k, double seconds) {
+        return Series.term(busVolts, k, seconds) + Series.term(batteryCurrent, k, seconds) * stiffness;
+    }
+
+    /** What is the same for all orders: how each branch, and all together, answer to the bus voltage. */
+    private void prepare() {
+        stiffness = battery.resistance()[0] + mainOhms;
+        double sum = 1 / stiffness;
+        for (int i = 0; i < activeCount; i++) {
+            int b = active[i];
+            if (isPower[b]) {
+                inversePivot[b] = 1 / (farVolts[b][0] + cableOhms[b] * current[b][0]);
+                answer[b] = current[b][0] * inversePivot[b];
+            } else {
+                answer[b] = conductance[b];
+            }
+            sum += answer[b];
+        }
+        inverseAnswer = 1 / sum;
     }
 
     private void expandTo(int k) {
         double[] ohms = battery.resistance();
-        double total = ohms[0] + mainOhms;
-        double known = 0;
-        for (int j = 1; j <= k; j++) {
-            known += ohms[j] * batteryCurrent[k - j];
-        }
-        double right = (battery.electromotiveForce()[k] + known) / total;
-        double left = 1 / total;
-        for (int b = 0; b < size; b++) {
+        double known = Series.innerProduct(ohms, batteryCurrent, k) + ohms[k] * batteryCurrent[0];
+        double right = (battery.electromotiveForce()[k] + known) / stiffness;
+        for (int i = 0; i < activeCount; i++) {
+            int b = active[i];
+            double own = 0;
             if (isPower[b]) {
-                double pivot = farVolts[b][0] + cableOhms[b] * current[b][0];
-                current[b][k] = Series.innerProduct(current[b], farVolts[b], k) / pivot;
-                right -= current[b][k];
-                left += current[b][0] / pivot;
-            } else {
-                right += k == 1 ? offsetSlope[b] : 0;
-                left += conductance[b];
+                own = -Series.innerProduct(current[b], farVolts[b], k) * inversePivot[b];
+            } else if (k == 1) {
+                own = offsetSlope[b];
             }
+            current[b][k] = own;
+            right += own;
         }
-        double volts = right / left;
+        double volts = right * inverseAnswer;
         busVolts[k] = volts;
         double sum = 0;
-        for (int b = 0; b < size; b++) {
-            double j;
-            if (isPower[b]) {
-                double pivot = farVolts[b][0] + cableOhms[b] * current[b][0];
-                j = -current[b][k] - current[b][0] / pivot * volts;
-            } else {
-                j = (k == 1 ? offsetSlope[b] : 0) - conductance[b] * volts;
-            }
+        for (int i = 0; i < activeCount; i++) {
+            int b = active[i];
+            double j = current[b][k] - answer[b] * volts;
             current[b][k] = j;
             farVolts[b][k] = volts + cableOhms[b] * j;
             sum += j;
@@ -201,13 +257,23 @@ public final class BusBalance {
         batteryVolts[k] = battery.electromotiveForce()[k] + known + ohms[0] * sum;
     }
 
+    /** Takes the end of a step (s) as the first guess for the next solution. */
+    public void advance(double seconds) {
+        busVolts[0] = Series.at(busVolts, order, seconds);
+    }
+
+    /** Up to which order the series count. */
+    public int order() {
+        return order;
+    }
 
     /** Energy (J) lost in all cables over a step (s). */
     public double cableJoules(double seconds) {
-        double lost = mainOhms * Series.integralOfProduct(batteryCurrent, batteryCurrent, seconds);
-        for (int b = 0; b < size; b++) {
-            if (cableOhms[b] > 0 && current[b][0] != 0) {
-                lost += cableOhms[b] * Series.integralOfProduct(current[b], current[b], seconds);
+        double lost = mainOhms * Series.integralOfProduct(batteryCurrent, batteryCurrent, order, seconds);
+        for (int i = 0; i < activeCount; i++) {
+            int b = active[i];
+            if (cableOhms[b] > 0) {
+                lost += cableOhms[b] * Series.integralOfProduct(current[b], current[b], order, seconds);
             }
         }
         return lost;
@@ -215,9 +281,12 @@ public final class BusBalance {
 
     /** Energy (J) a branch gives (positive) or takes (negative) at its far end over a step (s). */
     public double branchJoules(int branch, double seconds) {
+        if (!isActive[branch]) {
+            return 0;
+        }
         return isPower[branch]
                 ? power[branch] * seconds
-                : Series.integralOfProduct(current[branch], farVolts[branch], seconds);
+                : Series.integralOfProduct(current[branch], farVolts[branch], order, seconds);
     }
 
     /** Voltage at the bus (V) as a series. */
@@ -237,11 +306,11 @@ public final class BusBalance {
 
     /** Current of a branch (A, into the bus positive) as a series. */
     public double[] current(int branch) {
-        return current[branch];
+        return isActive[branch] ? current[branch] : nothing;
     }
 
     /** Voltage at the far end of a branch (V) as a series. */
     public double[] farVolts(int branch) {
-        return farVolts[branch];
+        return isActive[branch] ? farVolts[branch] : busVolts;
     }
 }

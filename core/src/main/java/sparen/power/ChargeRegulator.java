@@ -80,11 +80,12 @@ public final class ChargeRegulator {
         return switch (limit) {
             case ARRAY_POWER -> volts > set ? Limit.VOLTAGE : amperes > maximumAmperes ? Limit.CURRENT : limit;
             case CURRENT -> volts > set ? Limit.VOLTAGE : amperes * volts > watts ? Limit.ARRAY_POWER : limit;
-            case VOLTAGE -> amperes < 0
-                    ? Limit.NOTHING
-                    : amperes > mostHeldAmperes()
-                            ? (watts / set < maximumAmperes ? Limit.ARRAY_POWER : Limit.CURRENT)
-                            : limit;
+            case VOLTAGE ->
+                amperes < 0
+                        ? Limit.NOTHING
+                        : amperes > mostHeldAmperes()
+                                ? (watts / set < maximumAmperes ? Limit.ARRAY_POWER : Limit.CURRENT)
+                                : limit;
             case NOTHING -> volts < set ? Limit.VOLTAGE : limit;
         };
     }

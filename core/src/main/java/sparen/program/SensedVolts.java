@@ -25,12 +25,25 @@ final class SensedVolts {
 
     /** What was read at a sense point, what it was compared with and for how long. */
     static String reason(
-            Site site, String sensePoint, double[] signals, String comparison, String term, double volts, double seconds) {
+            Site site,
+            String sensePoint,
+            double[] signals,
+            String comparison,
+            String term,
+            double volts,
+            double seconds) {
         SensePoint point = site.sensePoint(sensePoint);
         double reading = signals[signal(point)] + point.offsetVolts();
         String held = seconds > 0 ? " for " + Sentence.duration(seconds) : "";
         return String.format(
-                Locale.ROOT, "%s %s %s %s V%s; it reads %.3f V", point.name(), comparison, term, Bounds.number(volts), held, reading);
+                Locale.ROOT,
+                "%s %s %s %s V%s; it reads %.3f V",
+                point.name(),
+                comparison,
+                term,
+                Bounds.number(volts),
+                held,
+                reading);
     }
 
     private static int signal(SensePoint point) {

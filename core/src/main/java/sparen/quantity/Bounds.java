@@ -64,7 +64,8 @@ public final class Bounds {
     public static void id(String field, String value) {
         if (value == null || !ID.matcher(value).matches()) {
             throw new InvalidQuantity(
-                    field, "\"" + value + "\" must be 1 to 48 lower-case letters, digits or hyphens, like \"marker-light\"");
+                    field,
+                    "\"" + value + "\" must be 1 to 48 lower-case letters, digits or hyphens, like \"marker-light\"");
         }
     }
 

@@ -105,13 +105,15 @@ final class Circuit {
     void moveInputs(double seconds) {
         for (int i = 0; i < regulators.size(); i++) {
             if (arrayWatts.get(i).moveTo(seconds) || seconds == 0) {
-                double output = arrayWatts.get(i).value() * site.controllers().get(i).efficiency();
+                double output =
+                        arrayWatts.get(i).value() * site.controllers().get(i).efficiency();
                 regulators.get(i).offer(output);
             }
         }
         for (int i = 0; i < sources.size(); i++) {
             sources.get(i).moveTo(seconds);
-            bus.setCurrent(firstSource + i, sources.get(i).amperes(), sources.get(i).slope());
+            bus.setCurrent(
+                    firstSource + i, sources.get(i).amperes(), sources.get(i).slope());
         }
         for (StepInput profile : profiles) {
             if (profile != null) {
@@ -163,8 +165,8 @@ final class Circuit {
                 return true;
             }
         }
-        throw new IllegalStateException("the controllers' limits do not settle; battery at "
-                + bus.batteryVolts()[0] + " V, " + battery.charge()[0] + " of full");
+        throw new IllegalStateException("the controllers' limits do not settle; battery at " + bus.batteryVolts()[0]
+                + " V, " + battery.charge()[0] + " of full");
     }
 
     private void applyLoad(int i) {
@@ -203,17 +205,18 @@ final class Circuit {
     }
 
     private double leftOutVolts(double step) {
+        int order = bus.order();
         return Math.max(
-                Series.lastTerm(bus.busVolts(), step), Series.lastTerm(bus.batteryCurrent(), step) * settledOhms);
+                Series.term(bus.busVolts(), order, step), Series.term(bus.batteryCurrent(), order, step) * settledOhms);
     }
 
     /** The first instant within a step (s) at which the battery or a controller leaves the piece of its model it is on. */
     double firstExit(double step, double mostCharge) {
         double high = battery.isFull() ? 1 : Math.min(battery.segmentEnd(), mostCharge);
-        double exit = Series.firstExit(battery.charge(), step, battery.segmentStart(), high);
+        double exit = Series.firstExit(battery.charge(), bus.order(), step, battery.segmentStart(), high);
         double lowAmperes = battery.isCharging() ? 0 : Double.NEGATIVE_INFINITY;
         double highAmperes = battery.isCharging() ? Double.POSITIVE_INFINITY : 0;
-        exit = Math.min(exit, Series.firstExit(bus.batteryCurrent(), step, lowAmperes, highAmperes));
+        exit = Math.min(exit, Series.firstExit(bus.batteryCurrent(), bus.order(), step, lowAmperes, highAmperes));
         for (int i = 0; i < regulators.size(); i++) {
             exit = Math.min(exit, exit(regulators.get(i), FIRST_CONTROLLER + i, step));
         }
@@ -231,9 +234,9 @@ final class Circuit {
             low = Math.max(low, Math.nextUp(recharge));
         }
         return Math.min(
-                Series.firstExit(volts, step, low, high),
+                Series.firstExit(volts, bus.order(), step, low, high),
                 Series.firstExit(
-                        bus.current(branch), step, regulator.lowestAmperes(), regulator.highestAmperes()));
+                        bus.current(branch), bus.order(), step, regulator.lowestAmperes(), regulator.highestAmperes()));
     }
 
     /** Voltage at a controller's own terminals now (V). */

@@ -42,10 +42,11 @@ final class LedgerMeter {
         source += circuit.sourceJoules(step);
         idle += circuit.idleJoules(step);
         cableLoss += circuit.bus.cableJoules(step);
+        int order = circuit.bus.order();
         double[] volts = circuit.bus.batteryVolts();
         double[] amperes = circuit.bus.batteryCurrent();
-        batteryLoss += circuit.battery.lostJoules(amperes, volts, step, scratch);
-        double battery = Series.integralOfProduct(volts, amperes, step);
+        batteryLoss += circuit.battery.lostJoules(amperes, volts, order, step, scratch);
+        double battery = Series.integralOfProduct(volts, amperes, order, step);
         stepWatts[0] = usedBefore / step;
         stepWatts[1] = Math.max(0, battery) / step;
         stepWatts[2] = Math.max(0, -battery) / step;

@@ -78,17 +78,18 @@ final class Run {
 
     /** Goes on to the next instant at which anything can happen. */
     private void step() {
-        circuit.bus.expand();
         double stop = nextStop();
         double wanted = stop - now;
+        circuit.bus.expand(wanted, settings.voltsTolerance() / 10);
         double length = circuit.trim(wanted, settings.voltsTolerance());
         double exit = Math.min(circuit.firstExit(length, mostCharge()), signalExit(length));
         double taken = Math.min(length, exit);
-        trace.add(now, taken, series, ledger.add(taken, wished));
+        trace.add(now, taken, series, circuit.bus.order(), ledger.add(taken, wished));
         for (OutputAtWork output : outputs) {
             output.count(taken);
         }
-        circuit.battery.advance(taken);
+        circuit.battery.advance(circuit.bus.order(), taken);
+        circuit.bus.advance(taken);
         now = taken == wanted ? stop : now + taken;
     }
 
@@ -115,7 +116,7 @@ final class Run {
         double exit = Double.POSITIVE_INFINITY;
         for (int i = 0; i < series.length; i++) {
             if (low[i] > Double.NEGATIVE_INFINITY || high[i] < Double.POSITIVE_INFINITY) {
-                exit = Math.min(exit, Series.firstExit(series[i], step, low[i], high[i]));
+                exit = Math.min(exit, Series.firstExit(series[i], circuit.bus.order(), step, low[i], high[i]));
             }
         }
         return exit;
@@ -159,7 +160,10 @@ final class Run {
             refreshWishes();
             return false;
         }
-        report(output.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED, output.output().id(), reason);
+        report(
+                output.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED,
+                output.output().id(),
+                reason);
         if (output.beginsToChatter(now)) {
             report(
                     Event.Kind.CHATTER,
@@ -230,7 +234,10 @@ final class Run {
     private void reviveLoads() {
         if (circuit.isDead() && now >= deadUntil && circuit.battery.charge()[0] >= RECOVERED_CHARGE) {
             circuit.setDead(false);
-            report(Event.Kind.RECOVERED, "", "the battery is at 2 % again; loads are fed where their contacts are closed");
+            report(
+                    Event.Kind.RECOVERED,
+                    "",
+                    "the battery is at 2 % again; loads are fed where their contacts are closed");
         }
     }
 
@@ -272,7 +279,12 @@ final class Run {
 
     private void report(Event.Kind kind, String subject, String reason) {
         log.add(new Event(
-                now, kind, subject, reason, signals[Signal.BATTERY_VOLTS], circuit.battery.charge()[0]));
+                now,
+                kind,
+                subject,
+                reason,
+                signals[Signal.BATTERY_VOLTS],
+                circuit.battery.charge()[0]));
     }
 
     private RunResult result(long steps) {

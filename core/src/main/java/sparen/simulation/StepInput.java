@@ -30,8 +30,7 @@ final class StepInput {
                 changed[kept++] = values[i];
             }
         }
-        return new StepInput(
-                Arrays.copyOf(starts, kept), Arrays.copyOf(changed, kept), Double.POSITIVE_INFINITY, 0);
+        return new StepInput(Arrays.copyOf(starts, kept), Arrays.copyOf(changed, kept), Double.POSITIVE_INFINITY, 0);
     }
 
     /** A profile, over and over; the run begins this far into it (s). */

@@ -33,9 +33,10 @@ final class TraceRecorder {
      * @param start of the step (s)
      * @param length of the step (s)
      * @param signals series of battery volts, bus volts, state of charge
+     * @param order up to which their coefficients count
      * @param watts mean powers over the step, in the order of the trace
      */
-    void add(double start, double length, double[][] signals, double[] watts) {
+    void add(double start, double length, double[][] signals, int order, double[] watts) {
         double end = start + length;
         if (end <= from || start >= from + width * buckets) {
             return;
@@ -49,8 +50,8 @@ final class TraceRecorder {
                 continue;
             }
             for (int i = 0; i < low.length; i++) {
-                take(i, b, Series.at(signals[i], a - start));
-                take(i, b, Series.at(signals[i], z - start));
+                take(i, b, Series.at(signals[i], order, a - start));
+                take(i, b, Series.at(signals[i], order, z - start));
             }
             covered[b] += z - a;
             for (int i = 0; i < joules.length; i++) {
@@ -77,8 +78,8 @@ final class TraceRecorder {
             }
         }
         return new Trace(
-                from, width, low[0], high[0], low[1], high[1], low[2], high[2], joules[0], joules[1], joules[2], joules[3],
-                joules[4]);
+                from, width, low[0], high[0], low[1], high[1], low[2], high[2], joules[0], joules[1], joules[2],
+                joules[3], joules[4]);
     }
 
     private double[] filled(double value) {

@@ -38,7 +38,8 @@ public record BatteryBank(
         Bounds.above("highestVolts", highestVolts, "V", lowestVolts, 1000);
         Bounds.within("startStateOfCharge", startStateOfCharge, "", 0, 1);
         if (table.isPresent() != (chemistry == Chemistry.USER_TABLE)) {
-            throw new InvalidQuantity("table", "belongs to chemistry USER_TABLE and to no other; chemistry is " + chemistry);
+            throw new InvalidQuantity(
+                    "table", "belongs to chemistry USER_TABLE and to no other; chemistry is " + chemistry);
         }
     }
 }

@@ -16,7 +16,9 @@ import sparen.quantity.InvalidQuantity;
  * @param oneWayMetres length one way (m), 0 to 2000
  */
 public record Cable(
-        Optional<Double> measuredLoopOhms, Optional<Double> crossSectionSquareMillimetres, Optional<Double> oneWayMetres) {
+        Optional<Double> measuredLoopOhms,
+        Optional<Double> crossSectionSquareMillimetres,
+        Optional<Double> oneWayMetres) {
     private static final Map<Double, Double> OHMS_PER_KILOMETRE_AT_20 = new TreeMap<>(Map.ofEntries(
             Map.entry(1.5, 12.1),
             Map.entry(2.5, 7.41),
@@ -49,7 +51,8 @@ public record Cable(
             throw new InvalidQuantity("oneWayMetres", "length (m) and cross-section (mm²) go together");
         }
         if (measuredLoopOhms.isEmpty() && oneWayMetres.isEmpty()) {
-            throw new InvalidQuantity("measuredLoopOhms", "give a resistance (Ω), or length (m) and cross-section (mm²)");
+            throw new InvalidQuantity(
+                    "measuredLoopOhms", "give a resistance (Ω), or length (m) and cross-section (mm²)");
         }
     }
 

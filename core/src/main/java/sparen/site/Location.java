@@ -13,8 +13,7 @@ import sparen.quantity.InvalidQuantity;
  * @param elevationMetres above sea level (m), −500 to 9000
  * @param timeZone the zone all its times are shown in, such as {@code Europe/Oslo}
  */
-public record Location(
-        double latitudeDegrees, double longitudeDegrees, double elevationMetres, String timeZone) {
+public record Location(double latitudeDegrees, double longitudeDegrees, double elevationMetres, String timeZone) {
     public Location {
         Bounds.within("latitudeDegrees", latitudeDegrees, "°", -90, 90);
         Bounds.within("longitudeDegrees", longitudeDegrees, "°", -180, 180);
@@ -23,8 +22,7 @@ public record Location(
         try {
             ZoneId.of(timeZone);
         } catch (DateTimeException unknown) {
-            throw new InvalidQuantity(
-                    "timeZone", "\"" + timeZone + "\" is not a time zone such as Europe/Oslo or UTC");
+            throw new InvalidQuantity("timeZone", "\"" + timeZone + "\" is not a time zone such as Europe/Oslo or UTC");
         }
     }
 

@@ -45,7 +45,8 @@ public record Site(
         Bounds.unique("sources", ids(sources, CurrentSource::id));
         Bounds.unique("loads", ids(loads, Load::id));
         Bounds.unique("sensePoints", ids(sensePoints, SensePoint::id));
-        List<String> wired = controllers.stream().flatMap(c -> c.arrays().stream()).toList();
+        List<String> wired =
+                controllers.stream().flatMap(c -> c.arrays().stream()).toList();
         Bounds.unique("controllers.arrays", wired);
         for (String array : wired) {
             Bounds.known("controllers.arrays", array, ids(arrays, SolarArray::id));
@@ -69,7 +70,10 @@ public record Site(
      */
     public SensePoint sensePoint(String id) {
         Bounds.known("sensePoint", id, ids(sensePoints, SensePoint::id));
-        return sensePoints.stream().filter(point -> point.id().equals(id)).findFirst().orElseThrow();
+        return sensePoints.stream()
+                .filter(point -> point.id().equals(id))
+                .findFirst()
+                .orElseThrow();
     }
 
     private static <T> List<T> bounded(String field, List<T> list, int least, int most) {

@@ -24,7 +24,12 @@ public final class ArrayOutput {
         for (int i = 0; i < watts.length; i++) {
             double cosIncidence = weather.east()[i] * east + weather.north()[i] * north + weather.up()[i] * up;
             double inPlane = planeWatts(
-                    weather.beamWatts()[i], weather.diffuseWatts()[i], cosIncidence, weather.up()[i], up, GROUND_REFLECTANCE);
+                    weather.beamWatts()[i],
+                    weather.diffuseWatts()[i],
+                    cosIncidence,
+                    weather.up()[i],
+                    up,
+                    GROUND_REFLECTANCE);
             double cell = weather.ambientCelsius()[i] + inPlane / 800 * (array.nominalCellCelsius() - 20);
             double power = array.peakWatts()
                     * inPlane

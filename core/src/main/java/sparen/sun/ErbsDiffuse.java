@@ -13,8 +13,6 @@ public final class ErbsDiffuse {
         if (kt <= 0.22) {
             return 1 - 0.09 * kt;
         }
-        return kt <= 0.80
-                ? 0.9511 + kt * (-0.1604 + kt * (4.388 + kt * (-16.638 + kt * 12.336)))
-                : 0.165;
+        return kt <= 0.80 ? 0.9511 + kt * (-0.1604 + kt * (4.388 + kt * (-16.638 + kt * 12.336))) : 0.165;
     }
 }

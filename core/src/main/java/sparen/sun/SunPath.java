@@ -37,7 +37,8 @@ final class SunPath {
         double c = -(x + 1) * x * (x - 2) / 2;
         double d = (x + 1) * x * (x - 1) / 6;
         for (int i = 0; i < 3; i++) {
-            direction[i] = a * knots[knot][i] + b * knots[knot + 1][i] + c * knots[knot + 2][i] + d * knots[knot + 3][i];
+            direction[i] =
+                    a * knots[knot][i] + b * knots[knot + 1][i] + c * knots[knot + 2][i] + d * knots[knot + 3][i];
         }
     }
 }

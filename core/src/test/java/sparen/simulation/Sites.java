@@ -81,15 +81,7 @@ public final class Sites {
         public Plan plan() {
             double top = Collections.max(table.openCircuitVolts());
             BatteryBank bank = new BatteryBank(
-                    "bench",
-                    Chemistry.USER_TABLE,
-                    12,
-                    ampereHours,
-                    20,
-                    0,
-                    top * 2,
-                    startCharge,
-                    Optional.of(table));
+                    "bench", Chemistry.USER_TABLE, 12, ampereHours, 20, 0, top * 2, startCharge, Optional.of(table));
             Site site = new Site(
                     "bench",
                     SUBARCTIC,

@@ -1,0 +1,69 @@
+package sparen.architecture;
+
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
+import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
+
+import com.tngtech.archunit.core.domain.JavaClasses;
+import com.tngtech.archunit.core.importer.ClassFileImporter;
+import com.tngtech.archunit.core.importer.ImportOption;
+import org.testng.annotations.Test;
+
+/** The house rules of the core. */
+public class ArchitectureTest {
+    private final JavaClasses core = new ClassFileImporter()
+            .withImportOption(new ImportOption.DoNotIncludeTests())
+            .importPackages("sparen");
+
+    @Test
+    public void coreKnowsNoFrameworkNoJsonNoSqlAndNoClock() {
+        classes()
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage(
+                        "sparen..",
+                        "java.lang..",
+                        "java.util..",
+                        "java.time..",
+                        "java.math..",
+                        "java.io..",
+                        "net.e175.klaus..",
+                        "de.siegmar.fastcsv..")
+                .check(core);
+        noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
+        noClasses().should().callMethod(System.class, "nanoTime").check(core);
+        noClasses().should().callMethod(System.class, "currentTimeMillis").check(core);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .haveFullyQualifiedName("java.io.File")
+                .check(core);
+    }
+
+    @Test
+    public void logicKnowsNoSite() {
+        classes()
+                .that()
+                .resideInAPackage("sparen.logic")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("sparen.logic", "java..")
+                .check(core);
+    }
+
+    @Test
+    public void siteKnowsNothingOfTheOthers() {
+        classes()
+                .that()
+                .resideInAPackage("sparen.site")
+                .should()
+                .onlyDependOnClassesThat()
+                .resideInAnyPackage("sparen.site", "sparen.quantity", "java..")
+                .check(core);
+    }
+
+    @Test
+    public void noPackageCycle() {
+        slices().matching("sparen.(*)..").should().beFreeOfCycles().check(core);
+    }
+}
