@@ -16,7 +16,8 @@ import sparen.program.Plan;
 @Command(
         name = "check",
         mixinStandardHelpOptions = true,
-        description = "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none.")
+        description =
+                "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none.")
 final class CheckCommand implements Callable<Integer> {
     @Parameters(paramLabel = "DOCUMENT.json", description = "a plan document, see docs/schema")
     private Path document;

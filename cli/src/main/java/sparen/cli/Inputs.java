@@ -58,9 +58,12 @@ final class Inputs {
         ProfileReader.Reading reading =
                 ProfileReader.read(text(file), plan.site().location().zone());
         if (reading.profile().isEmpty()) {
-            StringBuilder message = new StringBuilder(file + ": " + reading.badLineCount() + " bad lines, nothing is taken");
-            reading.badLines()
-                    .forEach(bad -> message.append("\n  line ").append(bad.line()).append(": ").append(bad.reason()));
+            StringBuilder message =
+                    new StringBuilder(file + ": " + reading.badLineCount() + " bad lines, nothing is taken");
+            reading.badLines().forEach(bad -> message.append("\n  line ")
+                    .append(bad.line())
+                    .append(": ")
+                    .append(bad.reason()));
             throw new BadInput(message.toString(), null);
         }
         return reading.profile().get();

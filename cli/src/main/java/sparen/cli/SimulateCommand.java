@@ -42,7 +42,10 @@ final class SimulateCommand implements Callable<Integer> {
             description = "consumption profile (CSV) for the loads that take an imported one")
     private List<String> profiles = List.of();
 
-    @Option(names = "--from", paramLabel = "DATE", description = "first day, in the site's zone (default ${DEFAULT-VALUE})")
+    @Option(
+            names = "--from",
+            paramLabel = "DATE",
+            description = "first day, in the site's zone (default ${DEFAULT-VALUE})")
     private LocalDate from = LocalDate.of(2026, 11, 2);
 
     @Option(names = "--days", paramLabel = "N", description = "how many days, 1 to 400 (default ${DEFAULT-VALUE})")

@@ -3,7 +3,10 @@ package sparen.document;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import java.util.Collection;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import sparen.program.DuskToDawn;
 import sparen.program.LowBatterySignal;
 import sparen.program.Rule;
@@ -17,6 +20,7 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -88,17 +92,39 @@ public final class Documents {
 
     private static String plain(JacksonException broken) {
         if (broken instanceof UnrecognizedPropertyException unknown) {
-            return "there is no field \"" + unknown.getPropertyName() + "\" here; known are " + unknown.getKnownPropertyIds();
+            return "there is no field \"" + unknown.getPropertyName() + "\" here; known are "
+                    + unknown.getKnownPropertyIds();
         }
         String where = broken.getLocation() == null
                 ? ""
                 : " (line " + broken.getLocation().getLineNr() + ", column "
                         + broken.getLocation().getColumnNr() + ")";
+        if (broken instanceof MismatchedInputException wrong && wrong.getTargetType() != null) {
+            return expected(wrong.getTargetType()) + " is expected here" + where;
+        }
         String what = broken.getOriginalMessage();
         if (broken instanceof StreamReadException) {
             return "not JSON: " + what + where;
         }
         return broken instanceof DatabindException ? what + where : broken.getMessage();
+    }
+
+    /** What a person would call a type of the model. */
+    private static String expected(Class<?> type) {
+        if (type.isEnum()) {
+            return "one of " + List.of(type.getEnumConstants());
+        }
+        if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
+            return type == boolean.class ? "true or false" : "a number";
+        }
+        if (MIXINS.containsKey(type)) {
+            List<String> kinds = Stream.of(
+                            MIXINS.get(type).getAnnotation(JsonSubTypes.class).value())
+                    .map(JsonSubTypes.Type::name)
+                    .toList();
+            return "an object with \"kind\" one of " + kinds;
+        }
+        return type == String.class ? "a text" : Collection.class.isAssignableFrom(type) ? "a list" : "an object";
     }
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

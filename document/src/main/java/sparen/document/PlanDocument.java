@@ -18,7 +18,8 @@ public record PlanDocument(int schemaVersion, Plan plan) {
 
     public PlanDocument {
         if (schemaVersion != VERSION) {
-            throw new InvalidQuantity("schemaVersion", schemaVersion + " is not known; this program reads version " + VERSION);
+            throw new InvalidQuantity(
+                    "schemaVersion", schemaVersion + " is not known; this program reads version " + VERSION);
         }
         Bounds.present("plan", plan);
     }

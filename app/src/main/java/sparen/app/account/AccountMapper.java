@@ -24,7 +24,8 @@ interface AccountMapper {
     @Insert("insert into sign_in_failure (account, address, at) values (#{account}, #{address}, #{at})")
     void addFailure(String account, String address, Instant at);
 
-    @Select("select count(*) from sign_in_failure where account = #{account} and address = #{address} and at > #{since}")
+    @Select(
+            "select count(*) from sign_in_failure where account = #{account} and address = #{address} and at > #{since}")
     int countFailures(String account, String address, Instant since);
 
     @Select("select count(*) from sign_in_failure where address = #{address} and at > #{since}")

@@ -21,8 +21,9 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 /** Who reaches what, and the headers every answer carries. */
 @Configuration
 class SecurityConfiguration {
-    private static final String CONTENT_POLICY = "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
-            + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+    private static final String CONTENT_POLICY =
+            "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
+                    + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
     private static final int BCRYPT_STRENGTH = 11;
 
     @Bean
@@ -47,13 +48,15 @@ class SecurityConfiguration {
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
-                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, missing) -> write(
-                                response, HttpServletResponse.SC_UNAUTHORIZED, "signed-out", "Sign in first."))
-                        .accessDeniedHandler((request, response, denied) -> write(
-                                response,
-                                HttpServletResponse.SC_FORBIDDEN,
-                                "not-allowed",
-                                "Your account may read this but not change it, or the page is out of date: reload it.")))
+                .exceptionHandling(
+                        handling -> handling.authenticationEntryPoint((request, response, missing) -> write(
+                                        response, HttpServletResponse.SC_UNAUTHORIZED, "signed-out", "Sign in first."))
+                                .accessDeniedHandler(
+                                        (request, response, denied) -> write(
+                                                response,
+                                                HttpServletResponse.SC_FORBIDDEN,
+                                                "not-allowed",
+                                                "Your account may read this but not change it, or the page is out of date: reload it.")))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                         .permissionsPolicyHeader(

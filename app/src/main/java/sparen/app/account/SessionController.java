@@ -62,8 +62,7 @@ class SessionController {
     }
 
     @PostMapping
-    SignedIn signIn(
-            @RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
+    SignedIn signIn(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
         String address = request.getRemoteAddr();
         throttle.refuseIfTooMany(credentials.name(), address);
         Authentication authentication = authenticate(credentials, address);
@@ -79,8 +78,8 @@ class SessionController {
 
     private Authentication authenticate(Credentials credentials, String address) {
         try {
-            return manager.authenticate(UsernamePasswordAuthenticationToken.unauthenticated(
-                    credentials.name(), credentials.password()));
+            return manager.authenticate(
+                    UsernamePasswordAuthenticationToken.unauthenticated(credentials.name(), credentials.password()));
         } catch (AuthenticationException wrong) {
             throttle.failed(credentials.name(), address);
             throw new Refusal(

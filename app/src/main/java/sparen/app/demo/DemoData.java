@@ -66,7 +66,8 @@ class DemoData implements ApplicationRunner {
 
     private static Plan plan(String name) {
         try (InputStream stream = new ClassPathResource("demo/" + name + ".json").getInputStream()) {
-            return Documents.read(new String(stream.readAllBytes(), StandardCharsets.UTF_8)).plan();
+            return Documents.read(new String(stream.readAllBytes(), StandardCharsets.UTF_8))
+                    .plan();
         } catch (IOException | DocumentProblem broken) {
             throw new IllegalStateException("the demo document " + name + " cannot be read", broken);
         }

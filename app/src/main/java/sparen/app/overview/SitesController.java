@@ -60,7 +60,9 @@ class SitesController {
                 plan.site().nominalVolts(),
                 plan.site().battery().name(),
                 plan.site().battery().capacityAmpereHours(),
-                plan.site().arrays().stream().mapToDouble(array -> array.peakWatts()).sum(),
+                plan.site().arrays().stream()
+                        .mapToDouble(array -> array.peakWatts())
+                        .sum(),
                 plan.program().outputs().size(),
                 Checks.of(plan, profiles.namedIn(siteId, plan)).stream()
                         .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())));

@@ -62,8 +62,7 @@ class PlanController {
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     LoadedRevision latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
-        return told(plans.latest(siteId)
-                .orElseThrow(() -> sparen.app.web.Refusal.notFound("A plan of this site")));
+        return told(plans.latest(siteId).orElseThrow(() -> sparen.app.web.Refusal.notFound("A plan of this site")));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions")
@@ -86,18 +85,17 @@ class PlanController {
 
     @PostMapping("/api/sites/{siteId}/revisions")
     @ResponseStatus(HttpStatus.CREATED)
-    LoadedRevision save(
-            @PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
+    LoadedRevision save(@PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
         sites.mustExist(siteId);
-        return told(plans.save(
-                siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
+        return told(plans.save(siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
     }
 
     @PostMapping("/api/reading/{siteId}")
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
-        List<OutputReading> outputs =
-                plan.program().outputs().stream().map(output -> read(plan, output)).toList();
+        List<OutputReading> outputs = plan.program().outputs().stream()
+                .map(output -> read(plan, output))
+                .toList();
         return new Reading(outputs, Checks.of(plan, profiles.namedIn(siteId, plan)));
     }
 

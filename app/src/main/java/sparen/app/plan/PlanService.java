@@ -87,7 +87,8 @@ public class PlanService {
             return new Loaded(about(row), Documents.read(row.document()).plan());
         } catch (DocumentProblem broken) {
             throw new IllegalStateException(
-                    "revision " + row.number() + " of " + row.siteId() + " cannot be read at " + broken.pointer(), broken);
+                    "revision " + row.number() + " of " + row.siteId() + " cannot be read at " + broken.pointer(),
+                    broken);
         }
     }
 

@@ -119,11 +119,7 @@ class ProfileController {
 
     private static ProfileFound found(Profile profile) {
         return new ProfileFound(
-                profile.start(),
-                profile.spanSeconds(),
-                profile.meanWatts(),
-                profile.highestWatts(),
-                sketch(profile));
+                profile.start(), profile.spanSeconds(), profile.meanWatts(), profile.highestWatts(), sketch(profile));
     }
 
     private static double[] sketch(Profile profile) {

@@ -80,9 +80,8 @@ class SeasonController {
     SeasonAnswer run(@PathVariable String siteId, @RequestBody SeasonRequest request) {
         sites.mustExist(siteId);
         Plan plan = request.plan();
-        Instant start = request.from()
-                .atStartOfDay(plan.site().location().zone())
-                .toInstant();
+        Instant start =
+                request.from().atStartOfDay(plan.site().location().zone()).toInstant();
         int minutes = request.days() * 1440;
         Scenario scenario = new Scenario(
                 plan,

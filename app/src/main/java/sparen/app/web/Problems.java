@@ -42,7 +42,9 @@ class Problems extends ResponseEntityExceptionHandler {
     ProblemDetail databaseAway(Exception away) {
         LOG.warn("the database does not answer", away);
         return problem(
-                HttpStatus.SERVICE_UNAVAILABLE, "database-away", "The database does not answer. Nothing was saved; try again.");
+                HttpStatus.SERVICE_UNAVAILABLE,
+                "database-away",
+                "The database does not answer. Nothing was saved; try again.");
     }
 
     @ExceptionHandler
@@ -52,7 +54,9 @@ class Problems extends ResponseEntityExceptionHandler {
         }
         LOG.error("unexpected", unexpected);
         return problem(
-                HttpStatus.INTERNAL_SERVER_ERROR, "unexpected", "Something went wrong here. It is in the application's log.");
+                HttpStatus.INTERNAL_SERVER_ERROR,
+                "unexpected",
+                "Something went wrong here. It is in the application's log.");
     }
 
     @Override

@@ -29,8 +29,8 @@ class RequiredComponents implements ModelConverter {
                     ? model.getAllOf().get(model.getAllOf().size() - 1)
                     : model;
             for (RecordComponent component : java.getRawClass().getRecordComponents()) {
-                boolean listed = target.getRequired() != null
-                        && target.getRequired().contains(component.getName());
+                boolean listed =
+                        target.getRequired() != null && target.getRequired().contains(component.getName());
                 if (component.getType() != Optional.class && !listed) {
                     target.addRequiredItem(component.getName());
                 }

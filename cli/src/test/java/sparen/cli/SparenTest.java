@@ -1,0 +1,113 @@
+package sparen.cli;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.ByteArrayOutputStream;
+import java.io.IOException;
+import java.io.PrintStream;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+public class SparenTest {
+    private static final String DEMO = "../demo/hallgrund.json";
+
+    private record Outcome(int code, String out, String err) {
+        JsonNode json() {
+            return JsonMapper.builder().build().readTree(out);
+        }
+    }
+
+    private static Outcome call(String... arguments) {
+        ByteArrayOutputStream out = new ByteArrayOutputStream();
+        ByteArrayOutputStream err = new ByteArrayOutputStream();
+        PrintStream oldOut = System.out;
+        PrintStream oldErr = System.err;
+        try {
+            System.setOut(new PrintStream(out, true, StandardCharsets.UTF_8));
+            System.setErr(new PrintStream(err, true, StandardCharsets.UTF_8));
+            int code = Sparen.run(arguments);
+            return new Outcome(code, out.toString(StandardCharsets.UTF_8), err.toString(StandardCharsets.UTF_8));
+        } finally {
+            System.setOut(oldOut);
+            System.setErr(oldErr);
+        }
+    }
+
+    /** A circuit written as a document: a cable between battery and controller, sensed at the controller; reference instants from
+     * an independent solution (ODE integrator with terminal events). */
+    @Test
+    public void runsACircuitGivenAsADocument() throws IOException {
+        Path out = Files.createTempDirectory("sparen");
+        Outcome outcome = call(
+                "simulate", "src/test/resources/cable-at-controller.json", "--seconds", "600", "--out", out.toString());
+        assertEquals(outcome.code(), 0, outcome.err());
+        double[] expected = {178.48849, 261.77814, 316.15408, 399.44373};
+        JsonNode changes = outcome.json().get("outputs").get(0).get("changeSeconds");
+        for (int i = 0; i < expected.length; i++) {
+            assertEquals(changes.get(i).asDouble(), expected[i], 0.01);
+        }
+        List<String> events = Files.readAllLines(out.resolve("events.csv"));
+        assertTrue(events.get(1).contains("OPENED,disconnect") && events.get(1).contains("LVD 23.4 V"), events.get(1));
+        assertEquals(Files.readAllLines(out.resolve("trace.csv")).size(), 11);
+    }
+
+    @Test
+    public void printsLedgerAndFigures() {
+        JsonNode json = call("simulate", DEMO, "--from", "2026-10-05", "--days", "14", "--seed", "1")
+                .json();
+        assertEquals(json.get("ledgerWattHours").get("closingError").asDouble(), 0, 1e-6);
+        assertEquals(json.get("from").asString(), "2026-10-04T22:00:00Z", "midnight in the site's own zone");
+        assertTrue(json.get("simulated").asString().contains("no proof of safety"));
+    }
+
+    @Test
+    public void takesAProfileForTheLoadThatAsksForOne() throws IOException {
+        Path document = Files.createTempFile("sparen", ".json");
+        String consumption = "{ \"kind\": \"constantPower\", \"watts\": 13.5 }";
+        String demo = Files.readString(Path.of(DEMO));
+        assertTrue(demo.contains(consumption));
+        Files.writeString(
+                document, demo.replace(consumption, "{ \"kind\": \"importedProfile\", \"profile\": \"week\" }"));
+        Outcome without = call("simulate", document.toString());
+        assertEquals(without.code(), 1);
+        assertTrue(without.err().contains("the profile \"week\" is not at hand"), without.err());
+        Outcome with =
+                call("simulate", document.toString(), "--profile", "../demo/transmitter-week.csv", "--days", "7");
+        double served = with.json()
+                .get("ledgerWattHours")
+                .get("servedByLoad")
+                .get("transmitter")
+                .asDouble();
+        assertTrue(served > 500 && served < 3000, served + " Wh");
+    }
+
+    @Test
+    public void printsFindings() {
+        JsonNode json = call("check", "../demo/hallgrund-as-found.json").json();
+        assertEquals(json.get(0).get("severity").asString(), "DANGER");
+        assertEquals(call("check", DEMO).json().size(), 0);
+    }
+
+    @Test
+    public void tellsBadInputInOneLineAndAnExitCode() throws IOException {
+        Outcome missing = call("check", "nowhere.json");
+        assertEquals(missing.code(), 1);
+        assertEquals(missing.err().strip(), "sparen: nowhere.json: there is no such file");
+        Path bad = Files.createTempFile("sparen", ".json");
+        Files.writeString(bad, Files.readString(Path.of(DEMO)).replace("\"lvdVolts\": 11.7", "\"lvdVolts\": 5000"));
+        Outcome broken = call("check", bad.toString());
+        assertEquals(broken.code(), 1);
+        assertTrue(
+                broken.err().contains("/plan/program/outputs/0/protection/lvdVolts")
+                        && broken.err().contains("5000 V is outside 0 to 1000 V"),
+                broken.err());
+        assertEquals(call("simulate", DEMO, "--days", "0").code(), 1);
+        assertEquals(call("simulate").code(), 2);
+    }
+}
