@@ -20,6 +20,7 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
@@ -99,6 +100,9 @@ public final class Documents {
                 ? ""
                 : " (line " + broken.getLocation().getLineNr() + ", column "
                         + broken.getLocation().getColumnNr() + ")";
+        if (broken instanceof InvalidTypeIdException unknown) {
+            return expected(unknown.getBaseType().getRawClass()) + " is expected here" + where;
+        }
         if (broken instanceof MismatchedInputException wrong && wrong.getTargetType() != null) {
             return expected(wrong.getTargetType()) + " is expected here" + where;
         }

@@ -1,0 +1,300 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.concurrent.Callable;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.Future;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** The API over real HTTP with a real database. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "sparen.demo=true")
+public class ApiTest extends AbstractTestNGSpringContextTests {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final Path OPENAPI = Path.of("../web/openapi.json");
+
+    @LocalServerPort
+    private int port;
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry registry) {
+        registry.add(
+                "spring.datasource.url",
+                () -> "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen");
+    }
+
+    /** A browser's part: cookies and the token against forgery. */
+    private final class Browser {
+        private final CookieManager cookies = new CookieManager();
+        private final HttpClient client =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
+
+        HttpResponse<String> send(String method, String path, String type, String body) throws Exception {
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                    .method(method, HttpRequest.BodyPublishers.ofString(body))
+                    .header("Content-Type", type);
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .forEach(token -> request.header("X-XSRF-TOKEN", token));
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        }
+
+        HttpResponse<String> get(String path) throws Exception {
+            return send("GET", path, "application/json", "");
+        }
+
+        HttpResponse<String> post(String path, JsonNode body) throws Exception {
+            return send("POST", path, "application/json", body.toString());
+        }
+
+        HttpResponse<String> signIn(String name, String password) throws Exception {
+            get("/api/session");
+            return post(
+                    "/api/session", JSON.createObjectNode().put("name", name).put("password", password));
+        }
+    }
+
+    private Browser signedIn(String name) throws Exception {
+        Browser browser = new Browser();
+        assertEquals(browser.signIn(name, "havorn-demo").statusCode(), 200);
+        return browser;
+    }
+
+    private static JsonNode json(HttpResponse<String> response) {
+        return JSON.readTree(response.body());
+    }
+
+    private static ObjectNode latest(Browser browser) throws Exception {
+        return (ObjectNode) json(browser.get("/api/sites/hallgrund/revisions/latest"));
+    }
+
+    private static ObjectNode withLvd(JsonNode loaded, double volts) {
+        ObjectNode plan = loaded.get("plan").deepCopy().asObject();
+        ((ObjectNode) plan.at("/program/outputs/0/protection")).put("lvdVolts", volts);
+        return plan;
+    }
+
+    private static ObjectNode newRevision(JsonNode loaded, JsonNode plan) {
+        ObjectNode body = JSON.createObjectNode()
+                .put("parent", loaded.at("/revision/number").asInt())
+                .put("note", "LVD");
+        body.set("plan", plan);
+        return body;
+    }
+
+    @Test
+    public void nothingIsToldWithoutSigningInAndHeadersAreStrict() throws Exception {
+        Browser stranger = new Browser();
+        for (String path :
+                List.of("/api/sites", "/api/sites/hallgrund/revisions/latest", "/v3/api-docs", "/actuator/env")) {
+            assertEquals(stranger.get(path).statusCode(), 401, path);
+        }
+        HttpResponse<String> page = stranger.get("/actuator/health");
+        String policy = page.headers().firstValue("Content-Security-Policy").orElseThrow();
+        assertTrue(policy.startsWith("default-src 'none'; script-src 'self'; style-src 'self';"), policy);
+        assertFalse(policy.contains("unsafe"));
+        assertEquals(page.headers().firstValue("X-Content-Type-Options").orElseThrow(), "nosniff");
+    }
+
+    @Test
+    public void sessionCookieIsOutOfReachOfScriptsAndOtherSites() throws Exception {
+        HttpResponse<String> response = new Browser().signIn("liv", "havorn-demo");
+        String cookie = response.headers().allValues("Set-Cookie").stream()
+                .filter(one -> one.startsWith("sparen="))
+                .findFirst()
+                .orElse("");
+        // The first answer of this browser made the session; signing in must have renewed it.
+        assertTrue(cookie.contains("HttpOnly") && cookie.contains("SameSite=Strict"), cookie);
+    }
+
+    @Test
+    public void refusesAForgedRequest() throws Exception {
+        Browser browser = signedIn("liv");
+        HttpRequest forged = HttpRequest.newBuilder(
+                        URI.create("http://127.0.0.1:" + port + "/api/sites/hallgrund/revisions"))
+                .POST(HttpRequest.BodyPublishers.ofString("{}"))
+                .header("Content-Type", "application/json")
+                .build();
+        assertEquals(
+                browser.client
+                        .send(forged, HttpResponse.BodyHandlers.ofString())
+                        .statusCode(),
+                403);
+    }
+
+    @Test
+    public void slowsDownGuessing() throws Exception {
+        Browser guesser = new Browser();
+        for (int i = 0; i < 5; i++) {
+            assertEquals(guesser.signIn("nobody", "guess" + i).statusCode(), 401);
+        }
+        assertEquals(guesser.signIn("nobody", "guess").statusCode(), 429);
+        assertEquals(new Browser().signIn("odd", "havorn-demo").statusCode(), 200, "others still get in");
+    }
+
+    @Test
+    public void anObserverReadsAndChangesNothing() throws Exception {
+        Browser observer = signedIn("odd");
+        ObjectNode loaded = latest(observer);
+        assertEquals(observer.post("/api/reading/hallgrund", loaded.get("plan")).statusCode(), 200);
+        HttpResponse<String> refused =
+                observer.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.5)));
+        assertEquals(refused.statusCode(), 403);
+        assertTrue(json(refused).get("detail").asString().contains("may read this but not change it"));
+    }
+
+    @Test
+    public void anOutdatedSaveIsRefusedAndTellsTheNewest() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        ObjectNode first = newRevision(loaded, withLvd(loaded, 11.61));
+        assertEquals(liv.post("/api/sites/hallgrund/revisions", first).statusCode(), 201);
+        HttpResponse<String> second =
+                liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.62)));
+        assertEquals(second.statusCode(), 409);
+        assertEquals(second.headers().firstValue("Content-Type").orElseThrow(), "application/problem+json");
+        int number = loaded.at("/revision/number").asInt() + 1;
+        assertEquals(json(second).at("/latest/number").asInt(), number);
+        assertEquals(
+                latest(liv).at("/plan/program/outputs/0/protection/lvdVolts").asDouble(), 11.61);
+        JsonNode before =
+                json(liv.get("/api/sites/hallgrund/revisions/" + (number - 1))).get("plan");
+        assertTrue(before.equals(loaded.get("plan")), "the one before stays as it was");
+    }
+
+    /** Of many saves on one parent exactly one is taken. */
+    @Test
+    public void ofSimultaneousSavesOneWins() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        ExecutorService pool = Executors.newFixedThreadPool(6);
+        List<Callable<Integer>> saves = java.util.stream.IntStream.range(0, 6)
+                .<Callable<Integer>>mapToObj(i -> () -> liv.post(
+                                "/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11 + i / 100.0)))
+                        .statusCode())
+                .toList();
+        int created = 0;
+        for (Future<Integer> answer : pool.invokeAll(saves)) {
+            created += answer.get() == 201 ? 1 : 0;
+            assertTrue(answer.get() == 201 || answer.get() == 409, "status " + answer.get());
+        }
+        pool.shutdown();
+        assertEquals(created, 1);
+        assertEquals(
+                latest(liv).at("/revision/number").asInt(),
+                loaded.at("/revision/number").asInt() + 1);
+    }
+
+    @Test
+    public void aRefusedValueIsPointedAt() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        HttpResponse<String> refused =
+                liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, -4)));
+        assertEquals(refused.statusCode(), 422);
+        JsonNode error = json(refused).at("/errors/0");
+        assertEquals(error.get("pointer").asString(), "/plan/program/outputs/0/protection/lvdVolts");
+        assertEquals(error.get("detail").asString(), "lvdVolts: -4 V is outside 0 to 1000 V");
+        assertTrue(latest(liv).equals(loaded), "nothing was saved");
+    }
+
+    @Test
+    public void saysThePlanAndItsFindings() throws Exception {
+        Browser odd = signedIn("odd");
+        JsonNode asFound = json(odd.get("/api/sites/hallgrund/revisions/0")).get("plan");
+        JsonNode reading = json(odd.post("/api/reading/hallgrund", asFound));
+        assertEquals(reading.at("/findings/0/severity").asString(), "DANGER");
+        JsonNode chip = reading.at("/outputs/0/protection/parts/3");
+        assertEquals(chip.get("label").asString(), "LVD");
+        assertEquals(chip.get("unit").asString(), "V");
+    }
+
+    @Test
+    public void runsASeasonAndRecordsOnlyTheWindow() throws Exception {
+        Browser odd = signedIn("odd");
+        ObjectNode request = JSON.createObjectNode()
+                .put("from", "2026-10-05")
+                .put("days", 14)
+                .put("weather", "DULL")
+                .put("seed", 1)
+                .put("meanCelsius", 5);
+        request.set("plan", json(odd.get("/api/sites/hallgrund/revisions/1")).get("plan"));
+        request.set(
+                "window",
+                JSON.createObjectNode()
+                        .put("fromSeconds", 3600)
+                        .put("toSeconds", 3660)
+                        .put("buckets", 120));
+        JsonNode answer = json(odd.post("/api/season/hallgrund", request));
+        assertEquals(answer.at("/ledger/closingError").asDouble(), 0, 1e-6);
+        assertEquals(answer.at("/trace/usedWatts").size(), 120);
+        assertEquals(answer.at("/trace/bucketSeconds").asDouble(), 0.5);
+        assertTrue(answer.get("events").size() > 5);
+        assertTrue(json(odd.post("/api/season/hallgrund", request)).equals(answer), "a run is its inputs");
+    }
+
+    @Test
+    public void takesAProfileWholeOrNotAtAll() throws Exception {
+        Browser liv = signedIn("liv");
+        String zone = "zone=Europe/Stockholm";
+        String bad = "time;power\n2026-01-01T00:00;5\n2026-01-01T00:05;much\n";
+        JsonNode preview = json(liv.send("POST", "/api/reading/hallgrund/profile?" + zone, "text/csv", bad));
+        assertEquals(preview.at("/badLines/0/line").asInt(), 3);
+        String take = "/api/sites/hallgrund/profiles?name=week.csv&" + zone;
+        assertEquals(liv.send("POST", take, "text/csv", bad).statusCode(), 422);
+        assertEquals(json(liv.get("/api/sites/hallgrund/profiles")).size(), 0);
+
+        String good = Files.readString(Path.of("../demo/transmitter-week.csv"));
+        JsonNode taken = json(liv.send("POST", take, "text/csv", good));
+        assertEquals(taken.get("lines").asInt(), 2016);
+        ObjectNode loaded = latest(liv);
+        ObjectNode plan = loaded.get("plan").deepCopy().asObject();
+        ((ObjectNode) plan.at("/site/loads/0"))
+                .set(
+                        "consumption",
+                        JSON.createObjectNode()
+                                .put("kind", "importedProfile")
+                                .put("profile", taken.get("id").asString()));
+        assertEquals(
+                liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, plan))
+                        .statusCode(),
+                201);
+        ObjectNode back = latest(liv);
+        assertEquals(
+                liv.post("/api/sites/hallgrund/revisions", newRevision(back, loaded.get("plan")))
+                        .statusCode(),
+                201);
+    }
+
+    /** The interface's types are generated from this file; {@code -Dsparen.write-openapi=true} writes it anew. */
+    @Test
+    public void theDescriptionOfTheApiIsUpToDate() throws Exception {
+        JsonNode description = json(signedIn("liv").get("/v3/api-docs"));
+        if (Boolean.getBoolean("sparen.write-openapi")) {
+            Files.writeString(OPENAPI, JSON.writerWithDefaultPrettyPrinter().writeValueAsString(description) + "\n");
+        }
+        boolean same = description.equals(JSON.readTree(Files.readString(OPENAPI)));
+        assertTrue(same, "web/openapi.json does not describe the API as it is; run scripts/openapi");
+    }
+}
