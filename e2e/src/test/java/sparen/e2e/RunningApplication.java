@@ -1,0 +1,88 @@
+package sparen.e2e;
+
+import java.io.IOException;
+import java.io.UncheckedIOException;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.file.Path;
+import java.time.Duration;
+import java.util.concurrent.TimeUnit;
+import sparen.app.TestDatabase;
+
+/** The packaged application as a process of its own, with demo data. */
+final class RunningApplication {
+    private static final Path JAR = Path.of("../app/target/sparen.jar").toAbsolutePath();
+    private static final Duration PATIENCE = Duration.ofSeconds(90);
+
+    private final TestDatabase database;
+    private final int port = TestDatabase.freePort();
+    private Process process;
+
+    RunningApplication(TestDatabase database) {
+        this.database = database;
+    }
+
+    void start() {
+        try {
+            ProcessBuilder builder =
+                    new ProcessBuilder("java", "-XX:+UseSerialGC", "-jar", JAR.toString(), "--sparen.demo=true");
+            builder.environment().put("SPAREN_PORT", String.valueOf(port));
+            builder.environment().put("SPAREN_DB_PORT", String.valueOf(database.port()));
+            process = builder.redirectErrorStream(true)
+                    .redirectOutput(
+                            Path.of("target/application-" + port + ".log").toFile())
+                    .start();
+            awaitReady();
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        } catch (InterruptedException interrupted) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(interrupted);
+        }
+    }
+
+    private void awaitReady() throws InterruptedException {
+        long until = System.nanoTime() + PATIENCE.toNanos();
+        HttpClient client = HttpClient.newHttpClient();
+        HttpRequest question = HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
+                .build();
+        while (System.nanoTime() < until && process.isAlive()) {
+            try {
+                HttpResponse<String> answer = client.send(question, HttpResponse.BodyHandlers.ofString());
+                if (answer.body().contains("\"UP\"")) {
+                    return;
+                }
+            } catch (IOException notYet) {
+                // It is still starting; the loop's end says so if it never answers.
+                TimeUnit.MILLISECONDS.sleep(100);
+            }
+            TimeUnit.MILLISECONDS.sleep(100);
+        }
+        throw new IllegalStateException("the application did not come up; see target/application-" + port + ".log");
+    }
+
+    /** In order. */
+    void stop() {
+        end(process.toHandle(), false);
+    }
+
+    /** As kill -9 does. */
+    void kill() {
+        end(process.toHandle(), true);
+    }
+
+    private static void end(ProcessHandle handle, boolean hard) {
+        if (hard) {
+            handle.destroyForcibly();
+        } else {
+            handle.destroy();
+        }
+        handle.onExit().orTimeout(30, TimeUnit.SECONDS).join();
+    }
+
+    String address() {
+        return "http://127.0.0.1:" + port;
+    }
+}
