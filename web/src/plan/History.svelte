@@ -28,7 +28,7 @@
       }),
     );
     problem = answer.problem;
-    if (answer.data) editor.set([], answer.data.plan, `as in revision ${number}`);
+    if (answer.data) editor.set([], answer.data.plan, () => `as in revision ${number}`);
   }
 
   $effect(() => {

@@ -39,36 +39,31 @@
   /** What a contact does at rest with a full battery: what the symbol shows. */
   const closed = $derived(output.testForce === 'NONE' ? output.wish === 'ON' : output.testForce === 'CLOSED');
 
-  function setField(
-    slot: 'automatic' | 'protection',
-    rule: Rule,
-    field: string,
-    label: string,
-    value: number | string,
-  ) {
+  function setField(slot: 'automatic' | 'protection', field: string, label: string, value: number | string) {
     const unit = reading?.[slot]?.parts.find((part) => part.kind === 'number' && part.field === field);
-    const before = (rule as unknown as Record<string, number | string>)[field];
-    const say = (one: number | string | undefined) =>
+    const say = (one: unknown) =>
       unit?.kind === 'number' && typeof one === 'number' ? written(one, unit.unit) : String(one);
-    const note = `${label} of ${output.name} ${say(before)} → ${say(value)}`;
-    editor.set(['program', 'outputs', index, slot, field], value, note);
+    editor.set(
+      ['program', 'outputs', index, slot, field],
+      value,
+      (before, after) => `${label} of ${output.name} ${say(before)} → ${say(after)}`,
+    );
   }
 
+  const says = (what: string) => (before: unknown, after: unknown) =>
+    `${what} of ${output.name} ${String(before).toLowerCase()} → ${String(after).toLowerCase()}`;
+
   function setWish(wish: Output['wish']) {
-    const needsRule = wish === 'AUTOMATIC' && !output.automatic;
-    const automatic: Rule | undefined = needsRule
-      ? { kind: 'duskToDawn', sunAltitudeDegrees: -4, delaySeconds: 180 }
-      : output.automatic;
-    const note = `wish of ${output.name}: ${wish.toLowerCase()}`;
-    editor.set(['program', 'outputs', index], { ...output, automatic, wish }, note);
+    if (wish === 'AUTOMATIC' && !output.automatic) {
+      const rule: Rule = { kind: 'duskToDawn', sunAltitudeDegrees: -4, delaySeconds: 180 };
+      const note = () => `${output.name} gets a rule from dusk to dawn`;
+      editor.set(['program', 'outputs', index, 'automatic'], rule, note);
+    }
+    editor.set(['program', 'outputs', index, 'wish'], wish, says('wish'));
   }
 
   function setForce(force: Output['testForce']) {
-    editor.set(
-      ['program', 'outputs', index, 'testForce'],
-      force,
-      `test force of ${output.name}: ${force.toLowerCase()}`,
-    );
+    editor.set(['program', 'outputs', index, 'testForce'], force, says('test force'));
   }
 </script>
 
@@ -121,8 +116,7 @@
         rule={output.automatic}
         {readonly}
         errors={errors('automatic')}
-        change={(field, label, value) =>
-          output.automatic && setField('automatic', output.automatic, field, label, value)}
+        change={(field, label, value) => setField('automatic', field, label, value)}
       />
       {#if output.wish !== 'AUTOMATIC'}<p class="text-sm">
           Kept, but not acting: the wish is {output.wish.toLowerCase()}.
@@ -135,8 +129,7 @@
       rule={output.protection}
       {readonly}
       errors={errors('protection')}
-      change={(field, label, value) =>
-        output.protection && setField('protection', output.protection, field, label, value)}
+      change={(field, label, value) => setField('protection', field, label, value)}
     />
   {/if}
   {#if output.testForce !== 'NONE'}

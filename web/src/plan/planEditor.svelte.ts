@@ -1,6 +1,10 @@
+import { SvelteMap } from 'svelte/reactivity';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import type { Plan, Reading, Revision } from '../lib/api/api';
-import { withPlace, type Path } from './planPath';
+import { atPlace, differences, withPlace, type Path } from './planPath';
+
+/** Says a change in the trade's words: from what, to what. */
+export type Say = (before: unknown, after: unknown) => string;
 
 interface Step {
   plan: Plan;
@@ -11,7 +15,6 @@ interface Step {
 interface Draft {
   parent: number;
   plan: Plan;
-  labels: string[];
 }
 
 const MOST_STEPS = 200;
@@ -35,7 +38,7 @@ export class PlanEditor {
   private saved = $state.raw<Plan>();
   private undone = $state.raw<Step[]>([]);
   private done = $state.raw<Step[]>([]);
-  private labels: string[] = [];
+  private said = new SvelteMap<string, { path: Path; say: Say }>();
   private asking?: AbortController;
 
   constructor(readonly site: string) {}
@@ -69,16 +72,21 @@ export class PlanEditor {
     this.revision = revision;
     this.saved = plan;
     this.plan = plan;
-    this.labels = [];
+    this.said.clear();
     this.conflict = undefined;
     this.saving = 'idle';
     this.saveProblem = undefined;
   }
 
   /** Changes one place of the plan. Steps on the same place one after the other count as one for undo. */
-  set(path: Path, value: unknown, label: string) {
+  set(path: Path, value: unknown, say: Say) {
     if (!this.plan) return;
-    this.change(withPlace(this.plan, path, value), label, path.join('/'));
+    const place = path.join('/');
+    this.said.set(place, { path, say });
+    const last = this.done.at(-1);
+    const merges = place !== '' && last?.place === place && this.undone.length === 0;
+    const before = atPlace(merges ? last.plan : this.plan, path);
+    this.change(withPlace(this.plan, path, value), say(before, value), place);
   }
 
   private change(plan: Plan, label: string, place: string) {
@@ -90,7 +98,6 @@ export class PlanEditor {
       this.done = [...this.done, { plan: this.plan, label, place }].slice(-MOST_STEPS);
     }
     this.undone = [];
-    this.labels = [...this.labels.filter((one) => place === '' || !one.startsWith(labelHead(label))), label];
     this.show(plan);
   }
 
@@ -99,7 +106,6 @@ export class PlanEditor {
     if (!step || !this.plan) return;
     this.done = this.done.slice(0, -1);
     this.undone = [...this.undone, { ...step, plan: this.plan }];
-    this.labels = [...this.labels, `undone: ${step.label}`];
     this.show(step.plan);
   }
 
@@ -108,7 +114,6 @@ export class PlanEditor {
     if (!step || !this.plan) return;
     this.undone = this.undone.slice(0, -1);
     this.done = [...this.done, { ...step, plan: this.plan }];
-    this.labels = [...this.labels, step.label];
     this.show(step.plan);
   }
 
@@ -150,7 +155,7 @@ export class PlanEditor {
     const plan = this.plan;
     this.saving = 'saving';
     this.saveProblem = undefined;
-    const note = this.labels.join('; ').slice(0, MOST_NOTE);
+    const note = this.changes().join('; ').slice(0, MOST_NOTE);
     const { data, problem } = await outcome(
       api.POST('/api/sites/{siteId}/revisions', {
         params: { path: { siteId: this.site } },
@@ -168,6 +173,16 @@ export class PlanEditor {
     this.saving = 'failed';
     if (problem?.type.endsWith(':outdated-revision')) await this.meetConflict();
     else this.saveProblem = problem;
+  }
+
+  /** What has been changed since the last save, in sentences. */
+  private changes(): string[] {
+    const differing = [...this.said.values()]
+      .map(({ path, say }) => ({ before: atPlace(this.saved, path), after: atPlace(this.plan, path), say }))
+      .filter(({ before, after }) => JSON.stringify(before) !== JSON.stringify(after))
+      .map(({ before, after, say }) => say(before, after));
+    if (differing.length > 0) return differing;
+    return differences(this.saved, this.plan).map((one) => `${one.place} ${one.mine} → ${one.theirs}`);
   }
 
   private async meetConflict() {
@@ -198,7 +213,7 @@ export class PlanEditor {
 
   private keepDraft() {
     if (this.dirty && this.revision && this.plan) {
-      const draft: Draft = { parent: this.revision.number, plan: this.plan, labels: this.labels };
+      const draft: Draft = { parent: this.revision.number, plan: this.plan };
       localStorage.setItem(this.draftKey, JSON.stringify(draft));
     } else {
       localStorage.removeItem(this.draftKey);
@@ -211,16 +226,10 @@ export class PlanEditor {
     const draft = JSON.parse(kept) as Draft;
     this.done = [{ plan: this.plan, label: 'unsaved changes restored', place: '' }];
     this.plan = draft.plan;
-    this.labels = draft.labels;
     // Saved on the revision it was made from, so that a newer one is met as a conflict, not overwritten.
     this.revision = { ...this.revision, number: draft.parent };
     this.restored = true;
   }
-}
-
-function labelHead(label: string): string {
-  const digit = label.search(/ \d/);
-  return digit < 0 ? label : label.slice(0, digit);
 }
 
 // Not shown anywhere, so nothing needs to react to it.

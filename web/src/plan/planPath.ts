@@ -12,6 +12,14 @@ export function withPlace<T>(value: T, path: Path, replacement: unknown): T {
   return { ...object, [first]: withPlace(object[String(first)], rest, replacement) } as T;
 }
 
+/** What stands at a place; undefined where there is no such place. */
+export function atPlace(value: unknown, path: Path): unknown {
+  return path.reduce<unknown>(
+    (tree, key) => (tree as Record<string | number, unknown> | undefined)?.[key],
+    value,
+  );
+}
+
 /** Where two values differ: the path in words, and both values. */
 export interface Difference {
   place: string;

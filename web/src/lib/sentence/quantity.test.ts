@@ -1,0 +1,42 @@
+import { describe, expect, it } from 'vitest';
+import { duration, energy, stepped, typed, written } from './quantity';
+
+describe('what is typed into a chip', () => {
+  it.each([
+    ['11.6', 'V', 11.6],
+    ['11,6 V', 'V', 11.6],
+    ['−2', '°', -2],
+    ['90', 's', 90],
+    ['1:30', 's', 90],
+    ['2 min', 's', 120],
+    ['1 h 30 min', 's', 5400],
+    ['1,5 min', 's', 90],
+  ])('%s in %s is %d', (text, unit, value) => expect(typed(text, unit)).toBe(value));
+
+  it.each([
+    ['', 'V'],
+    ['eleven', 'V'],
+    ['11.6.1', 'V'],
+    ['11 A', 'V'],
+    ['1:75', 's'],
+    ['2 minutes ago', 's'],
+    ['Infinity', 'V'],
+  ])('“%s” in %s is refused', (text, unit) => expect(typed(text, unit)).toBeUndefined());
+
+  it('reads back what it writes', () => {
+    for (const seconds of [0, 5, 59.5, 60, 90, 3600, 5430, 90061]) {
+      expect(typed(duration(seconds), 's')).toBe(seconds);
+    }
+    expect(typed(written(-2, '°'), '°')).toBe(-2);
+  });
+});
+
+it('steps without rounding dust and inside the bounds', () => {
+  expect(stepped(11.7, 0.1, 0, 1000)).toBe(11.8);
+  expect(stepped(0.05, -0.1, 0, 1000)).toBe(0);
+});
+
+it('says small energies in Wh and large ones in kWh', () => {
+  expect(energy(9999)).toBe('9999 Wh');
+  expect(energy(-12_340)).toBe('−12.3 kWh');
+});
