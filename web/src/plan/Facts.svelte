@@ -24,17 +24,21 @@
       <dl class="mt-1">
         {#each part.facts as fact (fact.name)}
           {@const origin = fact.path ? plan.origins[fact.path] : undefined}
-          <div class="flex flex-wrap gap-x-2 py-0.5">
-            <dt class="w-40 shrink-0 text-soft">{fact.name}</dt>
-            <dd class="number">{fact.value}</dd>
-            {#if origin}
-              <dd
-                class="text-sm {origin.kind === 'GUESS' ? 'font-bold text-caution' : 'text-soft'}"
-                title={origin.note || undefined}
-              >
-                {origins[origin.kind]}
-              </dd>
-            {/if}
+          <div class="grid grid-cols-[9rem_1fr] gap-x-2 py-0.5">
+            <dt class="text-soft">{fact.name}</dt>
+            <dd class="tabular-nums">
+              {fact.value}
+              {#if origin}
+                <span
+                  class="ml-1 text-sm whitespace-nowrap {origin.kind === 'GUESS'
+                    ? 'font-bold text-caution'
+                    : 'text-soft'}"
+                  title={origin.note || undefined}
+                >
+                  {origins[origin.kind]}
+                </span>
+              {/if}
+            </dd>
           </div>
         {/each}
       </dl>

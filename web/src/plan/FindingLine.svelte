@@ -12,14 +12,15 @@
   };
 </script>
 
-<div class="mt-3 flex gap-4 border-t border-rule pt-3" data-finding={finding.check}>
+<div class="mt-3 flex items-start gap-4 border-t border-rule pt-3" data-finding={finding.check}>
   <SeverityMark severity={finding.severity} />
-  <div>
+  <div class="min-w-0">
     <p>{finding.text}</p>
-    <p class="mt-1 text-sm text-soft">
-      {hazards[finding.hazard]}{#each finding.compared as one (one.name)}<span class="whitespace-nowrap"
-          >, {one.name} <span class="number text-ink">{decimal(one.value)} {one.unit}</span></span
-        >{/each}
+    <p class="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">
+      <span>{hazards[finding.hazard]}</span>
+      {#each finding.compared as one (one.name)}
+        <span>{one.name} <span class="number text-ink">{decimal(one.value)} {one.unit}</span></span>
+      {/each}
     </p>
   </div>
 </div>

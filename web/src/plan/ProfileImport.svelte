@@ -103,7 +103,7 @@
       <div class="mt-3 flex flex-wrap items-center gap-3">
         <label class="flex items-center gap-2">
           for
-          <select class="field" bind:value={chosen}>
+          <select class="field" value={load?.id} onchange={(event) => (chosen = event.currentTarget.value)}>
             {#each loads as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
           </select>
         </label>

@@ -15,12 +15,12 @@
   const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
 </script>
 
-{#snippet row(label: string, wattHours: number, strong = false)}
+{#snippet row(label: string, wattHours: number, strong = false, share = true)}
   <tr class="border-b border-rule {strong ? 'font-bold' : ''}">
     <th scope="row" class="py-1 text-left {strong ? '' : 'pl-4 font-normal'}">{label}</th>
     <td class="number py-1 text-right">{energy(wattHours)}</td>
     <td class="number w-16 py-1 text-right text-soft"
-      >{came > 0 ? fixed((wattHours / came) * 100, 0) : 0} %</td
+      >{share && came > 0 ? `${fixed((wattHours / came) * 100, 0)} %` : ''}</td
     >
   </tr>
 {/snippet}
@@ -41,9 +41,9 @@
       {@render row('lost in battery, cables, conversion, own draw', loss)}
       {@render row('thrown away: curtailed', ledger.curtailed)}
       {@render row('thrown away: clipped', ledger.clipped)}
-      {@render row('Unserved', ledger.unserved, true)}
+      {@render row('Unserved', ledger.unserved, true, false)}
       {#each Object.entries(ledger.unservedByLoad).filter(([, wattHours]) => wattHours > 0) as [id, wattHours] (id)}
-        {@render row(name(id), wattHours)}
+        {@render row(name(id), wattHours, false, false)}
       {/each}
     </tbody>
   </table>

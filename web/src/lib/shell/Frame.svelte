@@ -65,12 +65,14 @@
     {/each}
     <div class="ml-auto flex items-center gap-1 px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3">
       <button class="min-h-11 px-2 text-left text-sm" onclick={() => theme.toggle()}>
-        {theme.dark ? 'Light ground' : 'Dark ground'}
+        {theme.dark ? 'Light' : 'Dark'}<span class="max-md:sr-only">&nbsp;ground</span>
       </button>
       <button class="hidden min-h-11 px-2 text-left text-sm md:block" onclick={() => (helping = true)}>
         Shortcuts
       </button>
-      <button class="min-h-11 px-2 text-left text-sm" onclick={() => session.signOut()}>Sign out</button>
+      <button class="min-h-11 px-2 text-left text-sm whitespace-nowrap" onclick={() => session.signOut()}
+        >Sign out</button
+      >
       <p class="hidden px-2 text-sm text-soft md:block">
         {session.person?.fullName}{session.mayChange ? '' : ', observer'}
       </p>

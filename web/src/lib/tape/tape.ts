@@ -59,6 +59,9 @@ function ticks(splits: number[], step: number, zone: string): string[] {
   });
 }
 
+/** From this span on down thresholds far from the voltage are left out of the picture (s). */
+const CLOSE_SECONDS = 6 * 3600;
+
 interface Common {
   width: number;
   zone: string;
@@ -88,6 +91,7 @@ function options(
         ...axis,
         show: time,
         size: 30,
+        space: 96,
         values: (_, splits, __, ___, step) => ticks(splits, step, common.zone),
       },
       { ...axis, size: LEFT, gap: 6 },
@@ -131,11 +135,16 @@ export function voltageChart(
 ) {
   const colours = ink();
   const trace = answer.trace;
-  const levels = lines.map((line) => line.volts);
+  const close = trace.bucketSeconds * trace.usedWatts.length <= CLOSE_SECONDS;
   const range: uPlot.Range.Function = (_, least, most) => {
+    // Looked at closely, a threshold far away would flatten what is to be seen.
+    const reach = close ? Math.max(0.12, 3 * (most - least)) : Infinity;
+    const levels = lines
+      .map((line) => line.volts)
+      .filter((volts) => volts > least - reach && volts < most + reach);
     const low = Math.min(least, ...levels);
     const high = Math.max(most, ...levels);
-    const room = Math.max(0.05, (high - low) * 0.08);
+    const room = Math.max(close ? 0.01 : 0.05, (high - low) * 0.12);
     return [low - room, high + room];
   };
   return new uPlot(
@@ -161,6 +170,7 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
   ctx.lineWidth = 1.5 * devicePixelRatio;
   for (const line of lines) {
     const y = plot.valToPos(line.volts, 'y', true);
+    if (y < bbox.top || y > bbox.top + bbox.height) continue;
     ctx.strokeStyle = colours.ink;
     ctx.setLineDash([6 * devicePixelRatio, 4 * devicePixelRatio]);
     ctx.beginPath();

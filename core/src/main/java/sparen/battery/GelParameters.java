@@ -3,13 +3,15 @@ package sparen.battery;
 /**
  * Valve-regulated lead-acid with gelled electrolyte, per cell at 25 °C.
  *
- * <p>Origin of the numbers: rest voltages from common practice (12.8–13.0 V full, 11.7–12.0 V empty for six cells);
+ * <p>Origin of the numbers: rest voltages from common practice (12.8–13.0 V full, 11.7–12.0 V empty for six cells), with the fall
+ * to 1.75 V a cell that ends the rated capacity put into the last 5 %;
  * resistances, time constants and the behaviour near full are judgement from the usual size of such cells, no published source.
  * They are to be replaced by measured values where a site has them (a battery table).
  */
 final class GelParameters {
-    private static final double[] STATES_OF_CHARGE = {0, 0.1, 0.2, 0.4, 0.6, 0.8, 0.9, 1};
-    private static final double[] OPEN_CIRCUIT_VOLTS_PER_CELL = {1.940, 1.975, 2.000, 2.040, 2.075, 2.110, 2.128, 2.150
+    private static final double[] STATES_OF_CHARGE = {0, 0.02, 0.05, 0.1, 0.2, 0.4, 0.6, 0.8, 0.9, 1};
+    private static final double[] OPEN_CIRCUIT_VOLTS_PER_CELL = {
+        1.750, 1.900, 1.945, 1.975, 2.000, 2.040, 2.075, 2.110, 2.128, 2.150
     };
     /** Resistances fall with size: these are Ω × Ah for one cell. */
     private static final double OHMIC = 0.12;
