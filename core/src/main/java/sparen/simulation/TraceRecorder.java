@@ -46,7 +46,8 @@ final class TraceRecorder {
         for (int b = first; b <= last; b++) {
             double a = Math.max(start, from + b * width);
             double z = Math.min(end, from + (b + 1) * width);
-            if (z < a) {
+            // A step that only touches a bucket's edge, but for rounding, is no part of it.
+            if (z - a <= 1e-9 * width) {
                 continue;
             }
             for (int i = 0; i < low.length; i++) {

@@ -1,0 +1,107 @@
+package sparen.program;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import sparen.logic.Signal;
+import sparen.logic.SwitchLogic;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.Sites;
+import sparen.site.BatteryTable;
+import sparen.site.Site;
+
+/** How rules are said, how they compile, and what a program refuses. */
+public class ProgramTest {
+    private static final BatteryTable TABLE =
+            Sites.Circuit.table(List.of(0.0, 1.0), List.of(12.0, 13.0), 0.01, 0.01, 10_000);
+    private static final Plan PLAN =
+            new Sites.Circuit(TABLE, 100, 0.5).load("radio", 2, 11.5, 12.5, 20).plan();
+    private static final Site SITE = PLAN.site();
+
+    @Test
+    public void sentencesSayWhatTheRuleDoes() {
+        assertEquals(
+                new VoltageDisconnect("point", 46.2, 20, 50.4, 120)
+                        .sentence(SITE)
+                        .plain(),
+                "Opens when sense point stays at or below 46.2 V for 20 s, closes at or above 50.4 V for 2 min.");
+        assertEquals(
+                new LowBatterySignal("point", 12, 60, 12.6, 5400).sentence(SITE).plain(),
+                "Signals low battery when sense point stays at or below 12 V for 1 min, clears at or above 12.6 V"
+                        + " for 1 h 30 min.");
+        assertEquals(
+                new DuskToDawn(-6, 90).sentence(SITE).plain(),
+                "Closes from dusk, when the sun has been at or below -6 ° for 1 min 30 s, to dawn.");
+    }
+
+    /** Every chip names a component of its record and carries its value, so that editing it changes that and nothing else. */
+    @Test
+    public void chipsNameTheFieldsOfTheirRecord() {
+        for (Rule rule : List.of(
+                new VoltageDisconnect("point", 11.5, 20, 12.5, 120),
+                new LowBatterySignal("point", 12, 60, 12.6, 600),
+                new DuskToDawn(-6, 90))) {
+            List<String> fields = rule.sentence(SITE).parts().stream()
+                    .filter(part -> !(part instanceof Sentence.Words))
+                    .map(part -> part instanceof Sentence.NumberChip number
+                            ? number.field()
+                            : ((Sentence.ChoiceChip) part).field())
+                    .toList();
+            List<String> components = List.of(rule.getClass().getRecordComponents()).stream()
+                    .map(java.lang.reflect.RecordComponent::getName)
+                    .toList();
+            assertEquals(fields, components);
+        }
+    }
+
+    /** A sense point that reads 0.2 V low makes the true voltage at which it acts 0.2 V higher. */
+    @Test
+    public void theOffsetOfASensePointMovesTheTrueThreshold() {
+        Site site = new Site(
+                SITE.name(),
+                SITE.location(),
+                SITE.nominalVolts(),
+                SITE.battery(),
+                SITE.mainCable(),
+                SITE.arrays(),
+                SITE.controllers(),
+                SITE.sources(),
+                SITE.loads(),
+                List.of(new sparen.site.SensePoint("point", "p", sparen.site.SensePoint.Place.BUS, -0.2)));
+        SwitchLogic logic = new VoltageDisconnect("point", 11.5, 0, 12.5, 0).compile(site);
+        double[] signals = new double[Signal.COUNT];
+        signals[Signal.BUS_VOLTS] = 11.69;
+        assertTrue(logic.turnsOff().holds(signals));
+        signals[Signal.BUS_VOLTS] = 11.71;
+        assertTrue(!logic.turnsOff().holds(signals));
+        String reason = new VoltageDisconnect("point", 11.5, 5, 12.5, 0).reason(site, false, signals);
+        assertEquals(reason, "p at or below LVD 11.5 V for 5 s; it reads 11.510 V");
+    }
+
+    @Test
+    public void refusesWhatHangsInTheAir() {
+        Output output = PLAN.program().outputs().get(0);
+        expectThrows(InvalidQuantity.class, () -> output(output, List.of("ghost"), Wish.ON, "point"));
+        expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Wish.ON, "nowhere"));
+        InvalidQuantity refused =
+                expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Wish.AUTOMATIC, "point"));
+        assertEquals(refused.field(), "wish");
+    }
+
+    private static Plan output(Output like, List<String> loads, Wish wish, String sensePoint) {
+        Output output = new Output(
+                like.id(),
+                like.name(),
+                loads,
+                wish,
+                Optional.empty(),
+                Optional.of(new VoltageDisconnect(sensePoint, 11.5, 0, 12.5, 0)),
+                TestForce.NONE);
+        return new Plan(SITE, new Program(List.of(), List.of(output)), Map.of());
+    }
+}
