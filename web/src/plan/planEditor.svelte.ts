@@ -72,7 +72,8 @@ export class PlanEditor {
     this.revision = revision;
     this.saved = plan;
     this.plan = plan;
-    this.said.clear();
+    // What was said of single places is still true of the next change there; of a whole plan brought back it is not.
+    this.said.delete('');
     this.conflict = undefined;
     this.saving = 'idle';
     this.saveProblem = undefined;

@@ -1,0 +1,134 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Plan, Revision } from '../lib/api/api';
+
+const server = vi.hoisted(() => ({ latest: 1, lvd: 11.7, saves: [] as unknown[], conflict: false }));
+
+function plan(lvd: number): Plan {
+  const protection = { kind: 'voltageDisconnect', sensePoint: 'bus', lvdVolts: lvd, lvrVolts: 12.7 };
+  return { program: { outputs: [{ id: 'radio', name: 'Radio', protection }] } } as unknown as Plan;
+}
+
+function revision(number: number): Revision {
+  return { number, note: '', author: 'Liv', savedAt: '2026-11-24T00:00:00Z' };
+}
+
+vi.mock('../lib/api/client', () => ({
+  api: {
+    GET: () => ({ data: { revision: revision(server.latest), plan: plan(server.lvd) } }),
+    POST: (path: string, { body }: { body: { plan: Plan; parent: number } }) => {
+      if (path.startsWith('/api/reading')) return { data: { outputs: [], findings: [] } };
+      server.saves.push(body);
+      if (body.parent !== server.latest) {
+        return { problem: { type: 'urn:sparen:problem:outdated-revision', status: 409, detail: '' } };
+      }
+      server.latest += 1;
+      return { data: { revision: revision(server.latest), plan: body.plan } };
+    },
+  },
+  outcome: (call: unknown) => Promise.resolve(call),
+}));
+
+const LVD = ['program', 'outputs', 0, 'protection', 'lvdVolts'];
+const say = (before: unknown, after: unknown) => `LVD of Radio ${before} V → ${after} V`;
+
+async function opened() {
+  const { PlanEditor } = await import('./planEditor.svelte');
+  const editor = new PlanEditor('hallgrund');
+  await editor.load();
+  return editor;
+}
+
+type Shown = { plan: Plan | undefined };
+const lvd = (editor: Shown) => {
+  const rule = editor.plan?.program.outputs[0]?.protection;
+  return rule?.kind === 'voltageDisconnect' ? rule.lvdVolts : undefined;
+};
+
+describe('editing a plan', () => {
+  beforeEach(() => {
+    const kept = new Map<string, string>();
+    vi.stubGlobal('localStorage', {
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, value: string) => kept.set(key, value),
+      removeItem: (key: string) => kept.delete(key),
+    });
+    Object.assign(server, { latest: 1, lvd: 11.7, saves: [] });
+  });
+
+  it('takes steps on one number as one step of undo', async () => {
+    const editor = await opened();
+    editor.set(LVD, 11.8, say);
+    editor.set(LVD, 11.9, say);
+    expect(editor.dirty).toBe(true);
+    expect(editor.lastStep).toBe('LVD of Radio 11.7 V → 11.9 V');
+    editor.undo();
+    expect(lvd(editor)).toBe(11.7);
+    expect(editor.dirty).toBe(false);
+    editor.redo();
+    expect(lvd(editor)).toBe(11.9);
+    expect(editor.canRedo).toBe(false);
+  });
+
+  it('saves with a note that tells what changed since the last revision', async () => {
+    const editor = await opened();
+    editor.set(LVD, 11.8, say);
+    await editor.save();
+    expect(server.saves).toMatchObject([{ parent: 1, note: 'LVD of Radio 11.7 V → 11.8 V' }]);
+    expect(editor.revision?.number).toBe(2);
+    expect(editor.dirty).toBe(false);
+    editor.undo();
+    await editor.save();
+    expect(server.saves[1]).toMatchObject({ parent: 2, note: 'LVD of Radio 11.8 V → 11.7 V' });
+  });
+
+  it('saves nothing when nothing has changed', async () => {
+    const editor = await opened();
+    await editor.save();
+    editor.set(LVD, 11.7, say);
+    await editor.save();
+    expect(server.saves).toEqual([]);
+  });
+
+  it('meets a newer revision as a conflict and loses neither', async () => {
+    const editor = await opened();
+    Object.assign(server, { latest: 2, lvd: 12.1 });
+    editor.set(LVD, 11.5, say);
+    await editor.save();
+    expect(editor.conflict?.revision.number).toBe(2);
+    expect(lvd(editor)).toBe(11.5);
+    editor.takeTheirs();
+    expect(lvd(editor)).toBe(12.1);
+    editor.undo();
+    expect(lvd(editor)).toBe(11.5);
+    await editor.save();
+    expect(server.latest).toBe(3);
+  });
+
+  it('can save its own on top of the newer one', async () => {
+    const editor = await opened();
+    Object.assign(server, { latest: 2, lvd: 12.1 });
+    editor.set(LVD, 11.5, say);
+    await editor.save();
+    await editor.keepMine();
+    expect(editor.conflict).toBeUndefined();
+    expect(server.saves[1]).toMatchObject({ parent: 2 });
+  });
+
+  it('brings unsaved changes back on the revision they were made from', async () => {
+    const first = await opened();
+    first.set(LVD, 11.4, say);
+    Object.assign(server, { latest: 2, lvd: 12.1 });
+    const second = await opened();
+    expect(second.restored).toBe(true);
+    expect(lvd(second)).toBe(11.4);
+    await second.save();
+    expect(second.conflict, 'not written over the newer revision').toBeDefined();
+  });
+
+  it('forgets the kept changes once they are saved', async () => {
+    const editor = await opened();
+    editor.set(LVD, 11.4, say);
+    await editor.save();
+    expect((await opened()).restored).toBe(false);
+  });
+});
