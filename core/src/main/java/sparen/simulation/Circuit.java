@@ -149,24 +149,32 @@ final class Circuit {
         for (int i = 0; i < connected.length; i++) {
             applyLoad(i);
         }
-        int mostRounds = 4 + 4 * regulators.size();
+        int mostRounds = 8 + 16 * regulators.size() * regulators.size();
+        for (int i = 0; i < regulators.size(); i++) {
+            regulators.get(i).apply(bus, FIRST_CONTROLLER + i);
+        }
         for (int round = 0; round < mostRounds; round++) {
-            for (int i = 0; i < regulators.size(); i++) {
-                regulators.get(i).apply(bus, FIRST_CONTROLLER + i);
-            }
             if (!bus.solve()) {
                 return false;
             }
-            boolean changed = false;
-            for (int i = 0; i < regulators.size(); i++) {
-                changed |= regulators.get(i).reconsider(bus, FIRST_CONTROLLER + i);
-            }
-            if (!changed) {
+            int changed = firstToChange();
+            if (changed < 0) {
                 return true;
             }
+            regulators.get(changed).apply(bus, FIRST_CONTROLLER + changed);
         }
         throw new IllegalStateException("the controllers' limits do not settle; battery at " + bus.batteryVolts()[0]
                 + " V, " + battery.charge()[0] + " of full");
+    }
+
+    /** One controller changes its limit at a time: several at once would answer to a voltage that none of them leaves behind. */
+    private int firstToChange() {
+        for (int i = 0; i < regulators.size(); i++) {
+            if (regulators.get(i).reconsider(bus, FIRST_CONTROLLER + i)) {
+                return i;
+            }
+        }
+        return -1;
     }
 
     private void applyLoad(int i) {

@@ -70,8 +70,19 @@ abstract class BrowserTest {
 
     /** A window of its own, with nobody signed in. */
     Page window(int width, int height) {
-        BrowserContext context = browser.newContext(
-                new Browser.NewContextOptions().setViewportSize(width, height).setLocale("en-GB"));
+        return open(new Browser.NewContextOptions().setViewportSize(width, height));
+    }
+
+    /** A phone, touched by fingers. */
+    Page phone() {
+        return open(new Browser.NewContextOptions()
+                .setViewportSize(390, 844)
+                .setHasTouch(true)
+                .setIsMobile(true));
+    }
+
+    private Page open(Browser.NewContextOptions options) {
+        BrowserContext context = browser.newContext(options.setLocale("en-GB"));
         contexts.add(context);
         context.setDefaultTimeout(10_000);
         Page page = context.newPage();
@@ -82,7 +93,7 @@ abstract class BrowserTest {
 
     /** Refusals that a test provokes are logged by the browser itself; all else is a fault, policy violations among them. */
     private void listen(ConsoleMessage message) {
-        boolean provoked = message.text().matches("Failed to load resource: .* (401|403|409|422|429) .*");
+        boolean provoked = message.text().matches("Failed to load resource: .* (401|403|404|409|422|429) .*");
         if (message.type().equals("error") && !provoked) {
             complaints.add(message.text());
         }

@@ -1,0 +1,162 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
+import org.testng.annotations.Test;
+
+/** Getting about, older revisions, and what is shown when something is missing or does not answer. */
+public class AroundTheHouseTest extends BrowserTest {
+    private static final String PLAN = "/site/hallgrund/plan";
+    private static final String SEASON = "/site/hallgrund/season";
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator heading(Page page) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    @Test
+    public void goesAboutByKeyboard() {
+        Page page = at(PLAN, "odd");
+        assertThat(heading(page)).hasText("Hällgrund fog-signal relay");
+        page.keyboard().type("ge");
+        assertThat(page.getByText("Where the energy went")).isVisible();
+        page.keyboard().type("gs");
+        assertThat(heading(page)).hasText("Sites");
+        page.keyboard().type("?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).containsText("save a new revision");
+        assertAccessible(page);
+        page.keyboard().press("Escape");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+    }
+
+    @Test
+    public void theGroundStaysAsChosen() {
+        Page page = at("/", "odd");
+        button(page, "Dark ground").click();
+        page.reload();
+        assertThat(button(page, "Light ground")).isVisible();
+        assertEquals(page.evaluate("getComputedStyle(document.documentElement).colorScheme"), "dark");
+    }
+
+    /** The site as it was found: brought back, its findings stand at their outputs; undo takes it away again. */
+    @Test
+    public void bringsBackAnOlderRevisionWithItsFindings() {
+        Page page = at(PLAN, "liv");
+        Locator asFound = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("As found"));
+        asFound.getByRole(AriaRole.BUTTON).click();
+        assertThat(page.locator("[data-finding=ReconnectOrder]")).containsText("10.6 V");
+        assertThat(page.locator("[data-finding=DisconnectBelowBattery]"))
+                .containsText("battery's lowest voltage 10.9 V");
+        assertThat(page.locator("[data-finding=TestForceLeft]")).containsText("caution");
+        assertThat(page.getByText("Forced closed past wish and protection")).isVisible();
+        assertAccessible(page);
+        page.keyboard().press("Control+z");
+        assertThat(page.locator("[data-finding]")).hasCount(0);
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    @Test
+    public void aRevisionCanBeTakenAwayAsADocument() throws Exception {
+        Page page = at(PLAN, "odd");
+        Download download =
+                page.waitForDownload(() -> page.getByText("Document").last().click());
+        assertEquals(download.suggestedFilename(), "hallgrund-0.json");
+        String document = Files.readString(download.path());
+        assertTrue(
+                document.startsWith("{\"schemaVersion\":1,\"plan\":{\"site\":{\"name\":\"Hällgrund"),
+                document.substring(0, 60));
+    }
+
+    @Test
+    public void theTapeObeysTheKeys() {
+        Page page = at(SEASON, "odd");
+        Locator tape = page.locator("[data-took]");
+        tape.focus();
+        page.keyboard().press("+");
+        assertThat(page.locator("#tape")).containsText("7 d shown");
+        page.keyboard().press("+");
+        page.keyboard().press("ArrowRight");
+        assertThat(page.locator("#tape")).containsText("3 d 12 h shown");
+        page.keyboard().press("-");
+        assertThat(page.locator("#tape")).containsText("7 d shown");
+        page.keyboard().press("0");
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        page.getByLabel("days").selectOption("30");
+        assertThat(page.locator("#tape")).containsText("30 d shown");
+    }
+
+    /** When the server does not answer the page says so, keeps what is there, and tries again when asked. */
+    @Test
+    public void saysWhenTheServerDoesNotAnswer() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        page.route(
+                "**/api/sites",
+                route -> route.fulfill(
+                        new Route.FulfillOptions().setStatus(200).setBody("[]").setContentType("application/json")));
+        page.reload();
+        assertThat(page.getByText("No site yet.")).isVisible();
+        page.unroute("**/api/sites");
+        page.route(
+                "**/api/sites",
+                route -> route.fulfill(new Route.FulfillOptions()
+                        .setStatus(409)
+                        .setContentType("application/problem+json")
+                        .setBody("{\"detail\":\"The database does not answer. Nothing was saved; try again.\"}")));
+        page.reload();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("The database does not answer");
+        page.unroute("**/api/sites");
+        button(page, "Try again").click();
+        assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
+    }
+
+    @Test
+    public void aPlaceThatIsNotThereSaysSo() {
+        Page page = at("/nowhere", "odd");
+        assertThat(page.getByText("There is no such place.")).isVisible();
+        page.navigate(address() + "/#/site/kvarno/plan");
+        page.reload();
+        assertThat(page.getByRole(AriaRole.ALERT)
+                        .or(page.getByText("is not there"))
+                        .first())
+                .isVisible();
+    }
+
+    @Test
+    public void signingOutLeavesNothingBehind() {
+        Page page = at(PLAN, "odd");
+        assertThat(heading(page)).hasText("Hällgrund fog-signal relay");
+        button(page, "Sign out").click();
+        assertThat(page.getByLabel("Password")).isVisible();
+        page.goBack();
+        assertThat(page.getByLabel("Password")).isVisible();
+        assertThat(page.getByText("Transmitter load disconnect")).hasCount(0);
+    }
+
+    /** On a phone every control in a sentence is large enough for a glove. */
+    @Test
+    public void targetsAreLargeOnAPhone() {
+        Page page = phone();
+        signIn(page, "liv");
+        page.navigate(address() + "/#" + PLAN);
+        Locator chips = page.getByRole(AriaRole.SPINBUTTON);
+        assertThat(chips.first()).isVisible();
+        for (Locator chip : chips.all()) {
+            assertTrue(chip.boundingBox().height >= 44, chip.getAttribute("aria-label") + " is too low");
+        }
+        chips.first().tap();
+        assertThat(page.locator("article input[inputmode=decimal]")).isFocused();
+    }
+}
