@@ -1,12 +1,9 @@
 package sparen.cli;
 
-import java.nio.file.Path;
-import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
-import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import sparen.check.Checks;
 import sparen.document.Documents;
@@ -19,22 +16,16 @@ import sparen.program.Plan;
         description =
                 "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none.")
 final class CheckCommand implements Callable<Integer> {
-    @Parameters(paramLabel = "DOCUMENT.json", description = "a plan document, see docs/schema")
-    private Path document;
-
-    @Option(
-            names = "--profile",
-            paramLabel = "[ID=]FILE",
-            description = "consumption profile (CSV) for the loads that take an imported one")
-    private List<String> profiles = List.of();
+    @Mixin
+    private DocumentInput input;
 
     @Spec
     private CommandSpec spec;
 
     @Override
     public Integer call() throws BadInput {
-        Plan plan = Inputs.plan(document);
-        spec.commandLine().getOut().println(Documents.writeAny(Checks.of(plan, Inputs.profiles(profiles, plan))));
+        Plan plan = input.plan();
+        spec.commandLine().getOut().println(Documents.writeAny(Checks.of(plan, input.profiles(plan))));
         return 0;
     }
 }

@@ -7,9 +7,9 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
-import picocli.CommandLine.Parameters;
 import picocli.CommandLine.Spec;
 import sparen.document.Documents;
 import sparen.document.LedgerInWattHours;
@@ -33,14 +33,8 @@ final class SimulateCommand implements Callable<Integer> {
     private static final int MOST_DAYS = 400;
     private static final int MOST_BUCKETS = 20_000;
 
-    @Parameters(paramLabel = "DOCUMENT.json", description = "a plan document, see docs/schema")
-    private Path document;
-
-    @Option(
-            names = "--profile",
-            paramLabel = "[ID=]FILE",
-            description = "consumption profile (CSV) for the loads that take an imported one")
-    private List<String> profiles = List.of();
+    @Mixin
+    private DocumentInput input;
 
     @Option(
             names = "--from",
@@ -85,7 +79,7 @@ final class SimulateCommand implements Callable<Integer> {
 
     @Override
     public Integer call() throws BadInput {
-        Plan plan = Inputs.plan(document);
+        Plan plan = input.plan();
         try {
             Bounds.within("--days", days, "d", 1, MOST_DAYS);
             Scenario scenario = scenario(plan);
@@ -114,7 +108,7 @@ final class SimulateCommand implements Callable<Integer> {
                 start,
                 duration,
                 WeatherGenerator.generate(plan.site().location(), start, minutes, weather, celsius, seed),
-                Inputs.profiles(profiles, plan));
+                input.profiles(plan));
     }
 
     private static Summary summary(Scenario scenario, RunResult result) {

@@ -11,10 +11,7 @@ import sparen.program.VoltageDisconnect;
 final class DisconnectBelowBattery implements Check {
     @Override
     public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return output
-                .protection()
-                .filter(VoltageDisconnect.class::isInstance)
-                .map(VoltageDisconnect.class::cast)
+        return disconnect(output)
                 .filter(rule -> trueVolts(plan, rule) < plan.site().battery().lowestVolts())
                 .map(rule -> finding(
                         Hazard.OVER_DISCHARGE,
@@ -25,8 +22,7 @@ final class DisconnectBelowBattery implements Check {
                         new Compared(
                                 "battery's lowest voltage",
                                 plan.site().battery().lowestVolts(),
-                                "V")))
-                .stream();
+                                "V")));
     }
 
     private static double trueVolts(Plan plan, VoltageDisconnect rule) {

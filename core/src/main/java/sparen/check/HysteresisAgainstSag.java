@@ -22,12 +22,8 @@ final class HysteresisAgainstSag implements Check {
 
     @Override
     public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return output
-                .protection()
-                .filter(VoltageDisconnect.class::isInstance)
-                .map(VoltageDisconnect.class::cast)
+        return disconnect(output)
                 .filter(rule -> rule.lvrVolts() > rule.lvdVolts() && rule.lvdVolts() > 0)
-                .stream()
                 .flatMap(rule -> compare(plan, output, rule, profiles));
     }
 

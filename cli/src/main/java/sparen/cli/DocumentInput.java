@@ -1,0 +1,29 @@
+package sparen.cli;
+
+import java.nio.file.Path;
+import java.util.List;
+import java.util.Map;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Parameters;
+import sparen.format.Profile;
+import sparen.program.Plan;
+
+/** What every command reads: a plan document and the profiles its loads take. */
+final class DocumentInput {
+    @Parameters(paramLabel = "DOCUMENT.json", description = "a plan document, see docs/schema")
+    private Path document;
+
+    @Option(
+            names = "--profile",
+            paramLabel = "[ID=]FILE",
+            description = "consumption profile (CSV) for the loads that take an imported one")
+    private List<String> profiles = List.of();
+
+    Plan plan() throws BadInput {
+        return Inputs.plan(document);
+    }
+
+    Map<String, Profile> profiles(Plan plan) throws BadInput {
+        return Inputs.profiles(profiles, plan);
+    }
+}
