@@ -188,9 +188,4 @@ public final class ChargeRegulator {
     public Limit limit() {
         return limit;
     }
-
-    /** What its output could give (W). */
-    public double offeredWatts() {
-        return watts;
-    }
 }
