@@ -4,52 +4,132 @@ import java.util.Arrays;
 import sparen.series.Series;
 
 /**
- * The battery at work in one run: its state, and that state's series inside the present step. The bus solves for the current;
- * here it becomes charge, rebound voltages and electromotive force, one coefficient after the other.
+ * One battery, or several that are alike and go together, at work in one run: its state, and that state's series inside the present
+ * step. The bus solves for the current; here it becomes charge, rebound voltages and electromotive force, one coefficient after the
+ * other.
  *
- * <p>State of charge s, RC voltages v, current I (A, charging positive): ds/dt = η I / C, dv/dt = (I R − v) / τ, and at the
- * terminals V = U(s) + Σ v + (R0 + Rfull(s)) I. At s = 1 charging current only makes gas and heat: s stands still.
+ * <p>Charge h at hand and b bound (each as a fraction of its own well), RC voltages v, current I (A, charging positive), wells c and
+ * 1 − c of the capacity Q, exchange k, gassing share g(h) while charging:
+ *
+ * <pre>
+ * dh/dt = ((1 − g) I − Iself) / (c Q) + k (1 − c) (b − h)
+ * db/dt = −k c (b − h)
+ * dv/dt = (I R − v) / τ
+ * V     = U(h) + Σ v + (R0 + Rfull(h) or Rempty(h)) I
+ * </pre>
  */
 public final class BatteryCircuit {
+    /** Nothing is left to give below this (fraction). */
+    private static final double EMPTY = 1e-9;
+
     private final BatteryModel model;
-    private final double[] charge = Series.zero();
+    private final boolean hasWells;
+    private final double[] knots;
+    private final double[] volts;
+    private final double[] available = Series.zero();
+    private final double[] bound = Series.zero();
+    private final double[] charge;
     private final double[][] rcVolts;
     private final double[] electromotiveForce = Series.zero();
     private final double[] resistance = Series.zero();
     private final double[] openCircuit = Series.zero();
+    private final double[] gas = Series.zero();
+    private final double[] scratch = Series.zero();
+    private final double[] flow = Series.zero();
+
+    private double ohmicOhms;
+    private double fullOhms;
+    private double emptyOhms;
+    private final double[] rcOhms;
+    private double exchange;
+    private double shiftVolts;
+    private double celsius = BatteryModel.REFERENCE_CELSIUS;
 
     private int segment;
+    private int boundSegment;
     private boolean charging;
     private boolean full;
+    private boolean varies;
     private double slope;
+    private double boundSlope;
+    private double inverseGasGap;
+    private double inverseOhmsGap;
 
     /** A battery at a state of charge (fraction, 0 to 1). */
     public BatteryCircuit(BatteryModel model, double stateOfCharge) {
         this.model = model;
-        rcVolts = new double[model.rcOhms().length][];
+        hasWells = model.availableShare() < 1;
+        knots = model.statesOfCharge();
+        volts = model.openCircuitVolts();
+        rcOhms = model.rcOhms().clone();
+        rcVolts = new double[rcOhms.length][];
         for (int i = 0; i < rcVolts.length; i++) {
             rcVolts[i] = Series.zero();
             rcVolts[i][0] = model.rcStartVolts()[i];
         }
+        available[0] = stateOfCharge;
+        bound[0] = stateOfCharge;
+        charge = hasWells ? Series.zero() : available;
         charge[0] = stateOfCharge;
-        segment = 0;
+        setCelsius(celsius);
+    }
+
+    /**
+     * Takes the battery's temperature (°C) from now on.
+     *
+     * @return energy (J) that its store gained thereby from its surroundings
+     */
+    public double setCelsius(double newCelsius) {
+        double before = shiftVolts;
+        celsius = newCelsius;
+        double factor = model.resistanceFactor(celsius);
+        ohmicOhms = model.ohmicOhms() * factor;
+        fullOhms = model.fullOhms() * factor;
+        emptyOhms = model.emptyOhms() * factor;
+        double rebound = 0;
+        for (int i = 0; i < rcOhms.length; i++) {
+            double old = rcOhms[i];
+            rcOhms[i] = model.rcOhms()[i] * factor;
+            // The time constant stays, so the capacitance changes with the resistance and with it the energy at the
+            // same voltage.
+            rebound += model.rcSeconds()[i] * rcVolts[i][0] * rcVolts[i][0] / 2 * (1 / rcOhms[i] - 1 / old);
+        }
+        exchange = model.exchangePerSecond() * model.exchangeFactor(celsius);
+        shiftVolts = model.voltsPerKelvin() * (celsius - BatteryModel.REFERENCE_CELSIUS);
+        return (shiftVolts - before) * charge[0] * model.capacityCoulombs() + rebound;
+    }
+
+    /** Its temperature (°C). */
+    public double celsius() {
+        return celsius;
     }
 
     /** Prepares a step: finds the segment of the open-circuit curve, and takes the current's expected sign. */
     public void begin(boolean expectCharging) {
         charging = expectCharging;
-        full = charging && charge[0] >= 1;
+        full = charging && available[0] >= 1 && model.gasMargin() == 0;
         findSegment();
-        slope = segmentSlope();
-        Arrays.fill(openCircuit, 0);
-        openCircuit[0] = model.openCircuitVolts()[segment] + slope * (charge[0] - model.statesOfCharge()[segment]);
+        slope = segmentSlope(segment);
+        openCircuit[0] = volts[segment] + shiftVolts + slope * (available[0] - knots[segment]);
         double sum = openCircuit[0];
         for (double[] v : rcVolts) {
             sum += v[0];
         }
         electromotiveForce[0] = sum;
-        Arrays.fill(resistance, 0);
-        resistance[0] = model.ohmicOhms() + fullOhms(0);
+        double extra = charging ? fullOhms : emptyOhms;
+        varies = extra != 0;
+        if (varies) {
+            double margin = charging ? model.fullMargin() : model.emptyMargin();
+            inverseOhmsGap = 1 / (margin + (charging ? 1 - available[0] : available[0]));
+            resistance[0] = ohmicOhms + extra * margin * inverseOhmsGap;
+        } else {
+            Arrays.fill(resistance, 0);
+            resistance[0] = ohmicOhms;
+        }
+        if (charging && model.gasMargin() > 0) {
+            inverseGasGap = 1 / (1 + model.gasMargin() - available[0]);
+            gas[0] = model.gasMargin() * inverseGasGap;
+        }
     }
 
     /**
@@ -59,65 +139,102 @@ public final class BatteryCircuit {
      * @param k the last known coefficient; k + 1 is made
      */
     public void extend(double[] current, int k) {
-        double efficiency = charging ? model.chargeEfficiency() : 1;
-        charge[k + 1] = full ? 0 : efficiency * current[k] / (model.capacityCoulombs() * (k + 1));
-        double sum = slope * charge[k + 1];
+        double stored = current[k];
+        if (full) {
+            stored = 0;
+        } else if (charging && model.gasMargin() > 0) {
+            stored -= gas[0] * current[k] + Series.innerProduct(gas, current, k) + (k > 0 ? gas[k] * current[0] : 0);
+        }
+        double share = model.availableShare();
+        double next = k + 1;
+        if (k == 0) {
+            stored -= available[0] > EMPTY ? model.selfDischargeAmperes() : 0;
+        }
+        double rise = stored / (share * model.capacityCoulombs());
+        if (hasWells) {
+            double difference = exchange * (bound[k] - available[k]);
+            rise += (1 - share) * difference;
+            bound[k + 1] = -share * difference / next;
+            available[k + 1] = rise / next;
+            charge[k + 1] = share * available[k + 1] + (1 - share) * bound[k + 1];
+        } else {
+            available[k + 1] = rise / next;
+        }
+        double sum = slope * available[k + 1];
         openCircuit[k + 1] = sum;
         for (int i = 0; i < rcVolts.length; i++) {
             double[] v = rcVolts[i];
-            v[k + 1] = (current[k] * model.rcOhms()[i] - v[k]) / (model.rcSeconds()[i] * (k + 1));
+            v[k + 1] = (current[k] * rcOhms[i] - v[k]) / (model.rcSeconds()[i] * next);
             sum += v[k + 1];
         }
         electromotiveForce[k + 1] = sum;
-        resistance[k + 1] = fullOhms(k + 1);
+        if (varies) {
+            resistance[k + 1] = resistanceTerm(k + 1);
+        }
+        if (charging && model.gasMargin() > 0) {
+            gas[k + 1] = (available[k + 1] * gas[0] + Series.innerProduct(available, gas, k + 1)) * inverseGasGap;
+        }
+    }
+
+    /** Coefficient k of the resistance near full or empty, by the recurrence of the quotient a / (b ± h). */
+    private double resistanceTerm(int k) {
+        double sum = available[k] * (resistance[0] - ohmicOhms) + Series.innerProduct(available, resistance, k);
+        return charging ? sum * inverseOhmsGap : -sum * inverseOhmsGap;
     }
 
     /** Takes the state at the end of a step (s) as the new start; coefficients count up to an order. */
     public void advance(int order, double seconds) {
-        charge[0] = full ? 1 : Math.min(1, Math.max(0, Series.at(charge, order, seconds)));
+        available[0] = full ? 1 : Math.min(1, Math.max(0, Series.at(available, order, seconds)));
+        if (hasWells) {
+            double share = model.availableShare();
+            bound[0] = Math.min(1, Math.max(0, Series.at(bound, order, seconds)));
+            charge[0] = share * available[0] + (1 - share) * bound[0];
+        }
         for (double[] v : rcVolts) {
             v[0] = Series.at(v, order, seconds);
         }
     }
 
-    /** Coefficient k of the charging resistance near full, by the recurrence of the quotient a / (b − s). */
-    private double fullOhms(int k) {
-        if (!charging || model.fullOhms() == 0) {
-            return 0;
-        }
-        double gap = 1 + model.fullMargin() - charge[0];
-        if (k == 0) {
-            return model.fullOhms() * model.fullMargin() / gap;
-        }
-        double sum = charge[k] * (resistance[0] - model.ohmicOhms()) + Series.innerProduct(charge, resistance, k);
-        return sum / gap;
-    }
-
     private void findSegment() {
-        double[] knots = model.statesOfCharge();
+        segment = segmentOf(segment, available[0], charging);
+        slope = segmentSlope(segment);
+        if (hasWells) {
+            boundSegment = segmentOf(boundSegment, bound[0], available[0] > bound[0]);
+            boundSlope = segmentSlope(boundSegment);
+        }
+    }
+
+    private int segmentOf(int from, double value, boolean rising) {
+        int found = from;
         int last = knots.length - 2;
-        while (segment < last && (charge[0] > knots[segment + 1] || charging && charge[0] == knots[segment + 1])) {
-            segment++;
+        while (found < last && (value > knots[found + 1] || rising && value == knots[found + 1])) {
+            found++;
         }
-        while (segment > 0 && (charge[0] < knots[segment] || !charging && charge[0] == knots[segment])) {
-            segment--;
+        while (found > 0 && (value < knots[found] || !rising && value == knots[found])) {
+            found--;
         }
+        return found;
     }
 
-    private double segmentSlope() {
-        double[] knots = model.statesOfCharge();
-        double[] volts = model.openCircuitVolts();
-        return (volts[segment + 1] - volts[segment]) / (knots[segment + 1] - knots[segment]);
+    private double segmentSlope(int i) {
+        return (volts[i + 1] - volts[i]) / (knots[i + 1] - knots[i]);
     }
 
-    /** Lower end of the present segment of the open-circuit curve (fraction). */
-    public double segmentStart() {
-        return model.statesOfCharge()[segment];
-    }
-
-    /** Upper end of the present segment (fraction). */
-    public double segmentEnd() {
-        return model.statesOfCharge()[segment + 1];
+    /**
+     * The first instant within a step (s) at which it leaves the piece of its model it is on, or reaches a state of charge.
+     *
+     * @param mostCharge state of charge to stop at when it rises to it (fraction), infinite for none
+     */
+    public double firstExit(int order, double seconds, double mostCharge) {
+        double exit = Series.firstExit(available, order, seconds, knots[segment], full ? 1 : knots[segment + 1]);
+        if (hasWells) {
+            exit = Math.min(
+                    exit, Series.firstExit(bound, order, seconds, knots[boundSegment], knots[boundSegment + 1]));
+        }
+        if (mostCharge < Double.POSITIVE_INFINITY) {
+            exit = Math.min(exit, Series.firstExit(charge, order, seconds, Double.NEGATIVE_INFINITY, mostCharge));
+        }
+        return exit;
     }
 
     /** Whether the step was begun for charging current. */
@@ -125,12 +242,17 @@ public final class BatteryCircuit {
         return charging;
     }
 
+    /** Whether nothing is left to give: the well at hand is empty. */
+    public boolean isEmpty() {
+        return available[0] <= EMPTY;
+    }
+
     /** Whether it takes no more charge. */
     public boolean isFull() {
         return full;
     }
 
-    /** State of charge (fraction) as a series. */
+    /** State of charge (fraction) as a series: of all charge, at hand and bound. */
     public double[] charge() {
         return charge;
     }
@@ -145,36 +267,84 @@ public final class BatteryCircuit {
         return resistance;
     }
 
+    /** Resistance that a steady current sees in the end, as it is now (Ω). */
+    public double settledOhms() {
+        double sum = resistance[0];
+        for (double ohms : rcOhms) {
+            sum += ohms;
+        }
+        return sum;
+    }
+
     /** Energy (J) lost in it over a step (s) with this current and this voltage at its terminals. */
-    public double lostJoules(double[] current, double[] terminalVolts, int order, double seconds, double[] scratch) {
+    public double lostJoules(double[] current, double[] terminalVolts, int order, double seconds) {
         for (int k = 0; k <= order; k++) {
             scratch[k] = terminalVolts[k] - electromotiveForce[k];
         }
         double lost = Series.integralOfProduct(scratch, current, order, seconds);
         for (int i = 0; i < rcVolts.length; i++) {
-            lost += Series.integralOfProduct(rcVolts[i], rcVolts[i], order, seconds) / model.rcOhms()[i];
+            lost += Series.integralOfProduct(rcVolts[i], rcVolts[i], order, seconds) / rcOhms[i];
         }
-        if (charging && (full || model.chargeEfficiency() < 1)) {
-            double notStored = full ? 1 : 1 - model.chargeEfficiency();
-            lost += notStored * Series.integralOfProduct(openCircuit, current, order, seconds);
+        if (full) {
+            lost += Series.integralOfProduct(openCircuit, current, order, seconds);
+        } else if (charging && model.gasMargin() > 0) {
+            multiply(gas, current, order, flow);
+            lost += Series.integralOfProduct(openCircuit, flow, order, seconds);
+        }
+        if (model.selfDischargeAmperes() > 0 && available[0] > EMPTY) {
+            lost += model.selfDischargeAmperes() * integral(openCircuit, order, seconds);
+        }
+        if (hasWells) {
+            lost += exchangeJoules(order, seconds);
         }
         return lost;
     }
 
-    /** Energy (J) stored now, against empty and at rest: in charge and in the rebound elements. */
-    public double storedJoules() {
-        double[] knots = model.statesOfCharge();
-        double[] volts = model.openCircuitVolts();
-        double joules = 0;
-        for (int i = 0; i + 1 < knots.length && knots[i] < charge[0]; i++) {
-            double to = Math.min(knots[i + 1], charge[0]);
-            double slope = (volts[i + 1] - volts[i]) / (knots[i + 1] - knots[i]);
-            double mean = volts[i] + slope * (to - knots[i]) / 2;
-            joules += mean * (to - knots[i]) * model.capacityCoulombs();
+    /** Charge that flows from one well to the other does so down a difference of voltage. */
+    private double exchangeJoules(int order, double seconds) {
+        double share = model.availableShare();
+        double coulombs = exchange * share * (1 - share) * model.capacityCoulombs();
+        scratch[0] = volts[boundSegment] + shiftVolts + boundSlope * (bound[0] - knots[boundSegment]) - openCircuit[0];
+        flow[0] = coulombs * (bound[0] - available[0]);
+        for (int k = 1; k <= order; k++) {
+            scratch[k] = boundSlope * bound[k] - openCircuit[k];
+            flow[k] = coulombs * (bound[k] - available[k]);
         }
+        return Series.integralOfProduct(scratch, flow, order, seconds);
+    }
+
+    private static void multiply(double[] a, double[] b, int order, double[] product) {
+        product[0] = a[0] * b[0];
+        for (int k = 1; k <= order; k++) {
+            product[k] = a[0] * b[k] + a[k] * b[0] + Series.innerProduct(a, b, k);
+        }
+    }
+
+    private static double integral(double[] c, int order, double seconds) {
+        double sum = c[order] / (order + 1);
+        for (int k = order - 1; k >= 0; k--) {
+            sum = sum * seconds + c[k] / (k + 1);
+        }
+        return sum * seconds;
+    }
+
+    /** Energy (J) stored now, against empty and at rest: in both wells and in the rebound elements. */
+    public double storedJoules() {
+        double share = model.availableShare();
+        double joules = share * wellJoules(available[0]) + (1 - share) * wellJoules(bound[0]);
         for (int i = 0; i < rcVolts.length; i++) {
-            double farads = model.rcSeconds()[i] / model.rcOhms()[i];
+            double farads = model.rcSeconds()[i] / rcOhms[i];
             joules += farads * rcVolts[i][0] * rcVolts[i][0] / 2;
+        }
+        return joules;
+    }
+
+    private double wellJoules(double filled) {
+        double joules = 0;
+        for (int i = 0; i + 1 < knots.length && knots[i] < filled; i++) {
+            double to = Math.min(knots[i + 1], filled);
+            double mean = volts[i] + shiftVolts + segmentSlope(i) * (to - knots[i]) / 2;
+            joules += mean * (to - knots[i]) * model.capacityCoulombs();
         }
         return joules;
     }

@@ -1,5 +1,7 @@
 package sparen.logic;
 
+import java.util.List;
+
 /** A comparison of a signal with a threshold: a pure function of the signals. */
 public sealed interface Condition {
     /** Whether it is true of these signals. */
@@ -45,6 +47,70 @@ public sealed interface Condition {
             } else {
                 high[signal] = Math.min(high[signal], Math.nextDown(threshold));
             }
+        }
+    }
+
+    /** True when all parts are. */
+    record AllOf(List<Condition> parts) implements Condition {
+        public AllOf {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public boolean holds(double[] signals) {
+            for (int i = 0; i < parts.size(); i++) {
+                if (!parts.get(i).holds(signals)) {
+                    return false;
+                }
+            }
+            return true;
+        }
+
+        @Override
+        public void narrow(double[] signals, double[] low, double[] high) {
+            narrowAll(parts, signals, low, high);
+        }
+    }
+
+    /** True when at least one part is. */
+    record AnyOf(List<Condition> parts) implements Condition {
+        public AnyOf {
+            parts = List.copyOf(parts);
+        }
+
+        @Override
+        public boolean holds(double[] signals) {
+            for (int i = 0; i < parts.size(); i++) {
+                if (parts.get(i).holds(signals)) {
+                    return true;
+                }
+            }
+            return false;
+        }
+
+        @Override
+        public void narrow(double[] signals, double[] low, double[] high) {
+            narrowAll(parts, signals, low, high);
+        }
+    }
+
+    /** True when its part is not. */
+    record Not(Condition part) implements Condition {
+        @Override
+        public boolean holds(double[] signals) {
+            return !part.holds(signals);
+        }
+
+        @Override
+        public void narrow(double[] signals, double[] low, double[] high) {
+            part.narrow(signals, low, high);
+        }
+    }
+
+    /** While every part keeps its answer the whole does; narrower than needed, never wider. */
+    private static void narrowAll(List<Condition> parts, double[] signals, double[] low, double[] high) {
+        for (int i = 0; i < parts.size(); i++) {
+            parts.get(i).narrow(signals, low, high);
         }
     }
 }

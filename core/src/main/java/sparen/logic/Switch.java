@@ -6,6 +6,7 @@ public final class Switch {
     private final Timer turningOn;
     private final Timer turningOff;
     private boolean on;
+    private double heldUntil = Double.NEGATIVE_INFINITY;
 
     public Switch(SwitchLogic logic) {
         this.logic = logic;
@@ -27,18 +28,28 @@ public final class Switch {
     public boolean settle(double seconds, double[] signals) {
         Timer timer = waiting();
         timer.observe(seconds, awaited().holds(signals));
-        if (!timer.isDue(seconds)) {
+        if (!timer.isDue(seconds) || on && seconds < heldUntil) {
             return false;
         }
         timer.reset();
         on = !on;
+        heldUntil = seconds + logic.minimumOnSeconds();
         waiting().observe(seconds, awaited().holds(signals));
         return true;
     }
 
     /** The instant (s) of its next change if all conditions stay as they are; infinite when none is coming. */
     public double dueSeconds() {
-        return waiting().dueSeconds();
+        double due = waiting().dueSeconds();
+        return on ? Math.max(due, heldUntil) : due;
+    }
+
+    /** Forgets all it has waited for and goes back to its state at the start, as a device does that has lost its supply. */
+    public void restart() {
+        turningOn.reset();
+        turningOff.reset();
+        on = logic.startsOn();
+        heldUntil = Double.NEGATIVE_INFINITY;
     }
 
     /** Narrows the signals' intervals to where its awaited condition keeps its answer. */

@@ -1,20 +1,24 @@
 package sparen.power;
 
+import java.util.Arrays;
 import sparen.battery.BatteryCircuit;
 import sparen.series.Series;
 
 /**
- * One direct-current bus: branches that push current into it or draw from it, each behind its own cable, and the battery behind the
+ * One direct-current bus: branches that push current into it or draw from it, each behind its own cable, and the batteries behind the
  * main cable. Solves for the bus voltage and carries it through the step as a series.
  *
  * <p>Branch current J is positive into the bus; at the branch's far end the voltage is V + R J. A power branch has J (V + R J) = P
- * (P negative for a load), a linear branch J = a + a′t − g V. The battery takes I = (V − E) / (R0 + Rmain).
+ * (P negative for a load), a linear branch J = a + a′t − g V. The batteries join at a node N, each takes I = (N − E) / (R + its
+ * cable); V = N + Rmain Σ I.
  */
 public final class BusBalance {
     private static final int MOST_ITERATIONS = 60;
     private static final double SOLVED_AMPERES = 1e-11;
+    /** A last change of this share of the voltage leaves an error of its square (Newton). */
+    private static final double SOLVED_SHARE = 1e-8;
 
-    private final BatteryCircuit battery;
+    private final BatteryBranch[] batteries;
     private final double mainOhms;
     private final int size;
     private final double[] cableOhms;
@@ -32,19 +36,24 @@ public final class BusBalance {
     private final double[][] current;
     private final double[][] farVolts;
     private final double[] busVolts = Series.zero();
+    private final double[] nodeVolts = Series.zero();
     private final double[] batteryCurrent = Series.zero();
-    private final double[] batteryVolts = Series.zero();
+    private double emf;
+    private double series;
+    private double nodeConductance;
+    private boolean isAlone;
+    private double mainFactor;
     private double stiffness;
     private double inverseAnswer;
     private int order;
 
     /**
-     * @param battery the battery behind the main cable
+     * @param batteries behind the main cable
      * @param mainOhms resistance of the main cable, out and back (Ω)
      * @param cableOhms resistance of each branch's cable, out and back (Ω)
      */
-    public BusBalance(BatteryCircuit battery, double mainOhms, double[] cableOhms) {
-        this.battery = battery;
+    public BusBalance(BatteryBranch[] batteries, double mainOhms, double[] cableOhms) {
+        this.batteries = batteries.clone();
         this.mainOhms = mainOhms;
         this.cableOhms = cableOhms.clone();
         size = cableOhms.length;
@@ -59,6 +68,11 @@ public final class BusBalance {
         answer = new double[size];
         current = new double[size][Series.ORDER + 1];
         farVolts = new double[size][Series.ORDER + 1];
+    }
+
+    /** A bus with one battery that joins it without a cable of its own. */
+    public BusBalance(BatteryCircuit battery, double mainOhms, double[] cableOhms) {
+        this(new BatteryBranch[] {new BatteryBranch(battery, 0)}, mainOhms, cableOhms);
     }
 
     /** The branch's far end takes (negative) or gives (positive) constant power (W). */
@@ -95,22 +109,68 @@ public final class BusBalance {
     }
 
     /**
-     * Solves the balance at the start of a step.
+     * Solves the balance at the start of a step. A battery whose path is open for the way its current would go takes no part.
      *
-     * @return false when there is no solution: a voltage collapse
+     * @return false when there is no solution: a voltage collapse, or no battery that takes part
      */
     public boolean solve() {
         listActive();
-        boolean expectCharging = batteryCurrent[0] >= 0;
-        battery.begin(expectCharging);
-        if (!solveFor()) {
-            return false;
+        int rounds = 4 * batteries.length + 2;
+        for (BatteryBranch battery : batteries) {
+            battery.begin();
         }
-        if (batteryCurrent[0] > 0 != expectCharging && batteryCurrent[0] != 0) {
-            battery.begin(!expectCharging);
-            return solveFor();
+        boolean triedOtherWay = false;
+        for (int round = 0; round < rounds; round++) {
+            gatherBatteries();
+            if (nodeConductance == 0 && !triedOtherWay) {
+                // With every discharge path open a source may still charge, and the other way round.
+                triedOtherWay = true;
+                for (BatteryBranch battery : batteries) {
+                    battery.turnRound();
+                }
+                gatherBatteries();
+            }
+            if (nodeConductance == 0 || !solveFor()) {
+                return false;
+            }
+            if (!oneTurns()) {
+                return true;
+            }
         }
         return true;
+    }
+
+    /** Whether there is a battery through which the bus has a voltage at all. */
+    public boolean hasBattery() {
+        return nodeConductance > 0;
+    }
+
+    /** Takes the electromotive forces and resistances of all batteries together as one behind the main cable. */
+    private void gatherBatteries() {
+        double conductanceSum = 0;
+        double currentSum = 0;
+        int taking = 0;
+        for (BatteryBranch battery : batteries) {
+            if (battery.takesPart()) {
+                taking++;
+                conductanceSum += battery.siemens();
+                currentSum += battery.siemens() * battery.electromotiveForce();
+            }
+        }
+        isAlone = taking == 1;
+        nodeConductance = conductanceSum;
+        emf = currentSum / conductanceSum;
+        series = 1 / (1 / conductanceSum + mainOhms);
+    }
+
+    /** Lets one battery turn from charging to discharging, drop out or come in; they are looked at in order. */
+    private boolean oneTurns() {
+        for (BatteryBranch battery : batteries) {
+            if (battery.turns(nodeVolts[0])) {
+                return true;
+            }
+        }
+        return false;
     }
 
     /** Branches that carry nothing are left out of all sums. */
@@ -126,29 +186,33 @@ public final class BusBalance {
 
     /** From the last voltage on; where that leads nowhere, from above, whence the upper solution is always reached. */
     private boolean solveFor() {
-        double emf = battery.electromotiveForce()[0];
-        return busVolts[0] > 0 && solveFrom(busVolts[0], emf) || solveFrom(Math.max(busVolts[0], emf), emf);
+        return busVolts[0] > 0 && solveFrom(busVolts[0]) || solveFrom(Math.max(busVolts[0], emf));
     }
 
-    private boolean solveFrom(double guess, double emf) {
-        double series = 1 / (battery.resistance()[0] + mainOhms);
+    private boolean solveFrom(double guess) {
         double volts = guess;
         for (int iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
             double mismatch = (emf - volts) * series;
             double slope = -series;
             for (int i = 0; i < activeCount; i++) {
                 int b = active[i];
-                if (isPower[b]) {
+                if (!isPower[b]) {
+                    mismatch += offset[b] - conductance[b] * volts;
+                    slope -= conductance[b];
+                } else if (cableOhms[b] == 0) {
+                    double j = power[b] / volts;
+                    mismatch += j;
+                    slope -= j / volts;
+                } else {
                     double root = volts * volts + 4 * cableOhms[b] * power[b];
                     if (root < 0) {
                         return false;
                     }
-                    double j = 2 * power[b] / (volts + Math.sqrt(root));
+                    double twice = Math.sqrt(root);
+                    double j = 2 * power[b] / (volts + twice);
                     mismatch += j;
-                    slope -= j / (volts + 2 * cableOhms[b] * j);
-                } else {
-                    mismatch += offset[b] - conductance[b] * volts;
-                    slope -= conductance[b];
+                    // dJ/dV = −J / (V + 2 R J), and V + 2 R J is the root.
+                    slope -= j / twice;
                 }
             }
             if (!(slope < 0)) {
@@ -159,29 +223,33 @@ public final class BusBalance {
             if (!(volts > 0)) {
                 return false;
             }
-            if (Math.abs(mismatch) <= SOLVED_AMPERES || Math.abs(change) <= 4 * Math.ulp(volts)) {
-                place(volts, emf, series);
+            if (Math.abs(mismatch) <= SOLVED_AMPERES || Math.abs(change) <= SOLVED_SHARE * volts) {
+                place(volts);
                 return true;
             }
         }
         return false;
     }
 
-    private void place(double volts, double emf, double series) {
+    private void place(double volts) {
         busVolts[0] = volts;
         double sum = 0;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
-            double j = isPower[b]
-                    ? 2 * power[b] / (volts + Math.sqrt(volts * volts + 4 * cableOhms[b] * power[b]))
-                    : offset[b] - conductance[b] * volts;
+            double j = !isPower[b]
+                    ? offset[b] - conductance[b] * volts
+                    : cableOhms[b] == 0
+                            ? power[b] / volts
+                            : 2 * power[b] / (volts + Math.sqrt(volts * volts + 4 * cableOhms[b] * power[b]));
             current[b][0] = j;
             farVolts[b][0] = volts + cableOhms[b] * j;
             sum += j;
         }
-        // The battery takes the sum, not (volts - emf) × series: so charge is conserved to the last digit.
         batteryCurrent[0] = sum;
-        batteryVolts[0] = emf + battery.resistance()[0] * sum;
+        nodeVolts[0] = emf + sum / nodeConductance;
+        for (BatteryBranch battery : batteries) {
+            battery.place(nodeVolts[0], isAlone ? sum : Double.NaN);
+        }
         assert Math.abs((volts - emf) * series - sum) < 1e-6;
     }
 
@@ -201,7 +269,6 @@ public final class BusBalance {
 
     private void expandTo(int from, int to) {
         for (order = from; order <= to; order++) {
-            battery.extend(batteryCurrent, order - 1);
             expandTo(order);
         }
         order = to;
@@ -213,8 +280,9 @@ public final class BusBalance {
 
     /** What is the same for all orders: how each branch, and all together, answer to the bus voltage. */
     private void prepare() {
-        stiffness = battery.resistance()[0] + mainOhms;
-        double sum = 1 / stiffness;
+        stiffness = 1 / nodeConductance + mainOhms;
+        mainFactor = 1 / (1 + mainOhms * nodeConductance);
+        double sum = nodeConductance * mainFactor;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
             if (isPower[b]) {
@@ -229,9 +297,11 @@ public final class BusBalance {
     }
 
     private void expandTo(int k) {
-        double[] ohms = battery.resistance();
-        double known = Series.innerProduct(ohms, batteryCurrent, k) + ohms[k] * batteryCurrent[0];
-        double right = (battery.electromotiveForce()[k] + known) / stiffness;
+        double known = 0;
+        for (BatteryBranch battery : batteries) {
+            known += battery.extend(k);
+        }
+        double right = known * mainFactor;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
             double own = 0;
@@ -254,12 +324,30 @@ public final class BusBalance {
             sum += j;
         }
         batteryCurrent[k] = sum;
-        batteryVolts[k] = battery.electromotiveForce()[k] + known + ohms[0] * sum;
+        nodeVolts[k] = (sum + known) / nodeConductance;
+        for (BatteryBranch battery : batteries) {
+            battery.finish(k, nodeVolts[k], isAlone ? sum : Double.NaN);
+        }
     }
 
     /** Takes the end of a step (s) as the first guess for the next solution. */
     public void advance(double seconds) {
         busVolts[0] = Series.at(busVolts, order, seconds);
+        for (BatteryBranch battery : batteries) {
+            battery.advance(order, seconds);
+        }
+    }
+
+    /** There is no bus for a step: no voltage and no current, to full order. */
+    public void rest() {
+        order = Series.ORDER;
+        Arrays.fill(busVolts, 0);
+        Arrays.fill(nodeVolts, 0);
+        Arrays.fill(batteryCurrent, 0);
+        for (int i = 0; i < activeCount; i++) {
+            isActive[active[i]] = false;
+        }
+        activeCount = 0;
     }
 
     /** Up to which order the series count. */
@@ -267,14 +355,23 @@ public final class BusBalance {
         return order;
     }
 
+    /** Resistance of batteries and main cable that acts at once (Ω). */
+    public double stiffness() {
+        return stiffness;
+    }
+
     /** Energy (J) lost in all cables over a step (s). */
     public double cableJoules(double seconds) {
-        double lost = mainOhms * Series.integralOfProduct(batteryCurrent, batteryCurrent, order, seconds);
+        double lost =
+                mainOhms == 0 ? 0 : mainOhms * Series.integralOfProduct(batteryCurrent, batteryCurrent, order, seconds);
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
             if (cableOhms[b] > 0) {
                 lost += cableOhms[b] * Series.integralOfProduct(current[b], current[b], order, seconds);
             }
+        }
+        for (BatteryBranch battery : batteries) {
+            lost += battery.cableJoules(order, seconds);
         }
         return lost;
     }
@@ -294,12 +391,12 @@ public final class BusBalance {
         return busVolts;
     }
 
-    /** Voltage at the battery terminals (V) as a series. */
+    /** Voltage where the batteries join, before the main cable (V), as a series. */
     public double[] batteryVolts() {
-        return batteryVolts;
+        return nodeVolts;
     }
 
-    /** Battery current (A, charging positive) as a series. */
+    /** Current of all batteries together (A, charging positive) as a series. */
     public double[] batteryCurrent() {
         return batteryCurrent;
     }

@@ -1,61 +1,204 @@
 package sparen.power;
 
+import java.util.Optional;
 import sparen.logic.Timer;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeDetails.AbsorptionEnd;
+import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 
 /**
- * A charge controller at work in one run: its stage and which of its limits is in force.
+ * A charger at work in one run: its stage, what stops it, and which of its limits is in force.
  *
- * <p>The absorption timer runs only while the voltage is held; a cloud pauses it, a new cycle resets it.
+ * <p>The absorption timer runs only while the voltage is held; a cloud pauses it or starts it anew, as set; a new cycle resets it.
  */
 public final class ChargeRegulator {
-    /** What limits the controller's output at an instant. */
+    /** What limits the charger's output at an instant. */
     public enum Limit {
-        /** It gives all the array has. */
+        /** It gives all its source has. */
         ARRAY_POWER,
         /** Its largest current. */
         CURRENT,
         /** The voltage it regulates. */
         VOLTAGE,
-        /** The bus is above its voltage, or there is no sun: it gives nothing. */
+        /** The bus is above its voltage, or it may not charge, or there is nothing to charge from. */
         NOTHING
     }
 
+    private static final double DAY = 86_400;
+    private static final double HAIR = 1e-11;
+    private static final double NO_AMPERES = 1e-9;
+    /** A charger that has had no source for so long begins a new morning (s); judgement, no source. */
+    private static final double NIGHT_SECONDS = 3600;
+
     private final ChargeProgram program;
-    private final double maximumAmperes;
+    private final ChargeDetails details;
+    private final int cells;
+    private final double hardwareAmperes;
     private final Timer recharge;
+    private final Timer tail;
     private ChargeStage stage = ChargeStage.BULK;
     private Limit limit = Limit.NOTHING;
     private double watts;
-    private double absorbedSeconds;
-    private double heldSinceSeconds = Double.NaN;
+    private double capAmperes;
+    private double mostAmperes;
+    private double set;
+    private double rechargeSet;
+    private double absorptionTime;
+    private double heldTime;
+    private double heldSince = Double.NaN;
+    private double stageSince;
+    private double cycleSince;
+    private double bulkTime;
+    private double equalizedAt;
+    private double darkSince = Double.NEGATIVE_INFINITY;
+    private boolean enabled = true;
+    private boolean temperatureStops;
+    private boolean overVoltageStops;
+    private boolean morning;
+    private String leftBy = "rested high";
+    private final boolean tailIsNet;
+    private final double tailLevel;
+    private double quietDue = Double.NEGATIVE_INFINITY;
+    private double quietLow;
+    private double quietHigh;
+    private boolean quietHeld;
+    private boolean quietDark;
+    private boolean quietAwaitsTail;
+    private boolean quietBelowTail;
+    private double celsius = ChargeDetails.Compensation.REFERENCE_CELSIUS;
+    private Optional<BmsRequest> request = Optional.empty();
+    private boolean talks = true;
+
+    /** What a battery asks for (V, A). */
+    public record BmsRequest(double volts, double amperes) {}
 
     /**
      * @param program its setpoints
+     * @param cells in series, for compensation
      * @param maximumAmperes what its output can give (A)
      */
-    public ChargeRegulator(ChargeProgram program, double maximumAmperes) {
+    public ChargeRegulator(ChargeProgram program, int cells, double maximumAmperes) {
         this.program = program;
-        this.maximumAmperes = maximumAmperes;
+        this.cells = cells;
+        details = program.details().orElse(ChargeDetails.NONE);
+        hardwareAmperes = Math.min(maximumAmperes, details.maximumAmperes().orElse(Double.POSITIVE_INFINITY));
+        capAmperes = hardwareAmperes;
         recharge = new Timer(program.rechargeDelaySeconds());
+        tail = new Timer(details.absorptionEnd().map(AbsorptionEnd::tailSeconds).orElse(0.0));
+        tailIsNet = details.absorptionEnd()
+                .map(end -> end.whose() == AbsorptionEnd.Whose.NET_AT_SHUNT)
+                .orElse(false);
+        tailLevel = details.absorptionEnd().flatMap(AbsorptionEnd::tailAmperes).orElse(Double.NaN);
+        absorptionTime = program.absorptionSeconds();
+        refresh();
     }
 
-    /** Takes the power (W) its output could give from its arrays from now on. */
+    /** Takes the power (W) its output could give from its source from now on. */
     public void offer(double outputWatts) {
+        offer(outputWatts, Double.POSITIVE_INFINITY);
+    }
+
+    /** Takes the power (W) and the current (A) its output could give from now on; the current is what a PWM array gives. */
+    public void offer(double outputWatts, double outputAmperes) {
         watts = outputWatts;
-        if (watts <= 0) {
+        capAmperes = Math.min(hardwareAmperes, outputAmperes);
+        mostAmperes = requestedAmperes();
+        weigh();
+    }
+
+    private void weigh() {
+        if (!mayCharge() || watts <= 0 || mostAmperes <= 0) {
             limit = Limit.NOTHING;
         } else if (limit == Limit.NOTHING) {
-            limit = Limit.ARRAY_POWER;
+            limit = watts == Double.POSITIVE_INFINITY ? Limit.CURRENT : Limit.ARRAY_POWER;
         }
+    }
+
+    /** Lets it charge or not: its enable input, or the contact on its source's side. */
+    public void enable(boolean mayRun) {
+        enabled = mayRun;
+        weigh();
+    }
+
+    /** Takes the battery's temperature (°C): compensation, and charging stopped in cold or heat. */
+    public void takeCelsius(double batteryCelsius) {
+        celsius = batteryCelsius;
+        details.temperatureLimits().ifPresent(limits -> {
+            double inside = temperatureStops ? limits.hysteresisKelvin() : 0;
+            temperatureStops = celsius < limits.coldCelsius() + inside || celsius > limits.hotCelsius() - inside;
+        });
+        refresh();
+        weigh();
+    }
+
+    /** After how long a battery that does not talk counts as silent (s). */
+    public double silentSeconds() {
+        return details.bms().map(ChargeDetails.BmsRequests::silentSeconds).orElse(0.0);
+    }
+
+    /** Takes what the battery asks for, and whether it still talks. */
+    public void takeRequest(Optional<BmsRequest> asked, boolean stillTalks) {
+        talks = stillTalks;
+        if (stillTalks) {
+            request = asked;
+        }
+        refresh();
+        mostAmperes = requestedAmperes();
+        weigh();
+    }
+
+    private Optional<BmsRequest> heeded() {
+        if (details.bms().isEmpty()) {
+            return Optional.empty();
+        }
+        boolean drops = !talks && details.bms().get().whenTalkStops() != WhenTalkStops.HOLD;
+        return drops ? Optional.empty() : request;
+    }
+
+    private boolean silenceStops() {
+        return !talks
+                && details.bms()
+                        .map(bms -> bms.whenTalkStops() == WhenTalkStops.STOP)
+                        .orElse(false);
+    }
+
+    private boolean mayCharge() {
+        return enabled && !temperatureStops && !overVoltageStops && !silenceStops() && stage != ChargeStage.OFF;
+    }
+
+    private double requestedAmperes() {
+        return Math.min(capAmperes, heeded().map(BmsRequest::amperes).orElse(Double.POSITIVE_INFINITY));
+    }
+
+    /** Works out the levels in force, once for each change of stage, temperature or request. */
+    private void refresh() {
+        double level =
+                switch (stage) {
+                    case BULK, ABSORPTION, OFF -> program.absorptionVolts();
+                    case FLOAT -> program.floatVolts();
+                    case EQUALIZATION -> details.equalization().orElseThrow().volts();
+                };
+        set = Math.min(compensated(level), heeded().map(BmsRequest::volts).orElse(Double.POSITIVE_INFINITY));
+        double back = details.resumeVolts().orElse(program.rechargeVolts());
+        boolean follows = details.compensation()
+                .map(ChargeDetails.Compensation::compensatesRecharge)
+                .orElse(false);
+        rechargeSet = follows ? compensated(back) : back;
+    }
+
+    private double compensated(double level) {
+        return details.compensation()
+                .map(compensation -> compensation.volts(level, cells, celsius))
+                .orElse(level);
     }
 
     /** Puts the limit in force on its branch of the bus. */
     public void apply(BusBalance bus, int branch) {
         switch (limit) {
             case ARRAY_POWER -> bus.setPower(branch, watts);
-            case CURRENT -> bus.setCurrent(branch, maximumAmperes, 0);
-            case VOLTAGE -> bus.setHeld(branch, regulationVolts());
+            case CURRENT -> bus.setCurrent(branch, mostAmperes, 0);
+            case VOLTAGE -> bus.setHeld(branch, set);
             case NOTHING -> bus.setOpen(branch);
         }
     }
@@ -73,110 +216,296 @@ public final class ChargeRegulator {
     }
 
     private Limit strictest(double amperes, double volts) {
-        double set = regulationVolts();
-        if (watts <= 0) {
+        if (watts <= 0 || mostAmperes <= 0 || !mayCharge()) {
             return Limit.NOTHING;
         }
         return switch (limit) {
-            case ARRAY_POWER -> volts > set ? Limit.VOLTAGE : amperes > maximumAmperes ? Limit.CURRENT : limit;
-            case CURRENT -> volts > set ? Limit.VOLTAGE : amperes * volts > watts ? Limit.ARRAY_POWER : limit;
+            case ARRAY_POWER ->
+                volts > beyond(set) ? Limit.VOLTAGE : amperes > beyond(mostAmperes) ? Limit.CURRENT : limit;
+            case CURRENT ->
+                volts > beyond(set) ? Limit.VOLTAGE : volts > beyond(watts / mostAmperes) ? Limit.ARRAY_POWER : limit;
             case VOLTAGE ->
-                amperes < 0
+                amperes < -NO_AMPERES
                         ? Limit.NOTHING
-                        : amperes > mostHeldAmperes()
-                                ? (watts / set < maximumAmperes ? Limit.ARRAY_POWER : Limit.CURRENT)
+                        : amperes > beyond(mostHeldAmperes())
+                                ? (mostAmperes * set < watts ? Limit.CURRENT : Limit.ARRAY_POWER)
                                 : limit;
-            case NOTHING -> volts < set ? Limit.VOLTAGE : limit;
+            case NOTHING -> volts < set * (1 - HAIR) ? Limit.VOLTAGE : limit;
         };
     }
 
+    /** A hair beyond a bound: at the bound itself two limits are the same to the last digit, and neither may drive out the other. */
+    private static double beyond(double bound) {
+        return bound * (1 + HAIR);
+    }
+
     private double mostHeldAmperes() {
-        return Math.min(watts / regulationVolts(), maximumAmperes);
+        return Math.min(mostAmperes, watts / set);
     }
 
     /** The highest far-end voltage (V) at which the present limit stays in force. */
     public double highestVolts() {
         return switch (limit) {
-            case ARRAY_POWER -> regulationVolts();
-            case CURRENT -> Math.min(regulationVolts(), watts / maximumAmperes);
+            case ARRAY_POWER -> beyond(set);
+            case CURRENT -> beyond(Math.min(set, watts / mostAmperes));
             case VOLTAGE, NOTHING -> Double.POSITIVE_INFINITY;
         };
     }
 
     /** The lowest far-end voltage (V) at which the present limit stays in force. */
     public double lowestVolts() {
-        return limit == Limit.NOTHING && watts > 0 ? regulationVolts() : Double.NEGATIVE_INFINITY;
+        return limit == Limit.NOTHING && watts > 0 && mostAmperes > 0 && mayCharge()
+                ? set * (1 - HAIR)
+                : Double.NEGATIVE_INFINITY;
     }
 
     /** The largest current (A) at which the present limit stays in force. */
     public double highestAmperes() {
         return switch (limit) {
-            case ARRAY_POWER -> maximumAmperes;
-            case VOLTAGE -> mostHeldAmperes();
+            case ARRAY_POWER -> beyond(mostAmperes);
+            case VOLTAGE -> beyond(mostHeldAmperes());
             case CURRENT, NOTHING -> Double.POSITIVE_INFINITY;
         };
     }
 
     /** The smallest current (A) at which the present limit stays in force. */
     public double lowestAmperes() {
-        return limit == Limit.VOLTAGE ? 0 : Double.NEGATIVE_INFINITY;
+        return limit == Limit.VOLTAGE ? -NO_AMPERES : Double.NEGATIVE_INFINITY;
+    }
+
+    /** The current (A) at which the tail condition changes its answer, NaN while none is awaited. */
+    public double tailAmperes() {
+        return awaitsTail() ? tailLevel : Double.NaN;
+    }
+
+    /** Whether the tail current is the battery's and not the charger's own. */
+    public boolean tailIsNet() {
+        return tailIsNet;
+    }
+
+    private boolean awaitsTail() {
+        return stage == ChargeStage.ABSORPTION && !Double.isNaN(tailLevel);
     }
 
     /**
-     * Moves from stage to stage at an instant (s), by the voltage at its terminals (V).
+     * Whether nothing of its stages can have changed since it last looked.
      *
-     * @return whether the stage changed
+     * @param volts at its terminals (V)
+     * @param amperes of its own output (A)
+     * @param netAmperes into the battery (A)
      */
-    public boolean settleStage(double seconds, double volts) {
+    public boolean holdsStill(double seconds, double volts, double amperes, double netAmperes) {
+        return seconds < quietDue
+                && volts >= quietLow
+                && volts <= quietHigh
+                && (limit == Limit.VOLTAGE) == quietHeld
+                && watts <= 0 == quietDark
+                && (!quietAwaitsTail || (tailIsNet ? netAmperes : amperes) <= tailLevel == quietBelowTail);
+    }
+
+    /** Lowest voltage (V) at its terminals at which its stages and stops keep their answers. */
+    public double quietLowestVolts() {
+        return quietLow;
+    }
+
+    /** Highest such voltage (V). */
+    public double quietHighestVolts() {
+        return quietHigh;
+    }
+
+    private void listen(double volts, double amperes) {
+        quietDue = dueSeconds();
+        quietHeld = limit == Limit.VOLTAGE;
+        quietDark = watts <= 0;
+        quietAwaitsTail = awaitsTail();
+        quietBelowTail = quietAwaitsTail && amperes <= tailLevel;
+        quietLow = Double.NEGATIVE_INFINITY;
+        quietHigh = Double.POSITIVE_INFINITY;
+        if (awaitsRecharge()) {
+            if (volts <= rechargeSet) {
+                quietHigh = rechargeSet;
+            } else {
+                quietLow = Math.nextUp(rechargeSet);
+            }
+        }
+        if (details.overVoltage().isPresent()) {
+            if (overVoltageStops) {
+                quietLow = Math.max(
+                        quietLow, Math.nextUp(details.overVoltage().get().releaseVolts()));
+            } else {
+                quietHigh = Math.min(
+                        quietHigh, Math.nextDown(details.overVoltage().get().stopVolts()));
+            }
+        }
+    }
+
+    /**
+     * Moves from stage to stage at an instant (s).
+     *
+     * @param volts at its terminals (V)
+     * @param amperes of its own output (A)
+     * @param netAmperes into the battery (A)
+     * @return whether the stage, or what stops it, changed
+     */
+    public boolean settleStage(double seconds, double volts, double amperes, double netAmperes) {
         ChargeStage before = stage;
+        boolean stopped = overVoltageStops;
+        settleOverVoltage(volts);
+        noteNight(seconds, volts);
         boolean held = limit == Limit.VOLTAGE;
         if (stage == ChargeStage.BULK && held) {
-            stage = ChargeStage.ABSORPTION;
-            absorbedSeconds = 0;
+            bulkTime = seconds - stageSince;
+            absorptionTime = details.absorptionEnd()
+                    .flatMap(AbsorptionEnd::timesBulk)
+                    .map(times -> Math.min(program.absorptionSeconds(), times * bulkTime))
+                    .orElse(program.absorptionSeconds());
+            enter(details.resumeVolts().isPresent() ? ChargeStage.OFF : ChargeStage.ABSORPTION, seconds);
         }
-        keepAbsorptionTime(seconds, held);
-        if (stage == ChargeStage.ABSORPTION && seconds >= absorptionDueSeconds()) {
-            stage = ChargeStage.FLOAT;
-            heldSinceSeconds = Double.NaN;
+        keepHeldTime(seconds, held);
+        leaveWhenDue(seconds, held, tailIsNet ? netAmperes : amperes);
+        settleRecharge(seconds, volts);
+        boolean changed = stage != before || overVoltageStops != stopped;
+        if (changed) {
+            refresh();
+            weigh();
         }
-        recharge.observe(seconds, stage != ChargeStage.BULK && volts <= program.rechargeVolts());
+        listen(volts, tailIsNet ? netAmperes : amperes);
+        return changed;
+    }
+
+    private void settleOverVoltage(double volts) {
+        details.overVoltage()
+                .ifPresent(over ->
+                        overVoltageStops = overVoltageStops ? volts > over.releaseVolts() : volts >= over.stopVolts());
+    }
+
+    /** After a night without its source a charger may begin in float if the battery has rested high. */
+    private void noteNight(double seconds, double volts) {
+        if (details.startInFloatVolts().isEmpty()) {
+            return;
+        }
+        if (watts <= 0) {
+            darkSince = Math.min(darkSince == Double.NEGATIVE_INFINITY ? seconds : darkSince, seconds);
+            morning = seconds - darkSince >= NIGHT_SECONDS;
+        } else {
+            if (morning && volts >= details.startInFloatVolts().get()) {
+                enter(ChargeStage.FLOAT, seconds);
+            }
+            morning = false;
+            darkSince = Double.NEGATIVE_INFINITY;
+        }
+    }
+
+    private void leaveWhenDue(double seconds, boolean held, double amperes) {
+        if (awaitsTail()) {
+            tail.observe(seconds, held && amperes <= tailLevel);
+        }
+        if (stage == ChargeStage.ABSORPTION && (seconds >= heldDue() || tail.isDue(seconds))) {
+            leftBy = tail.isDue(seconds) ? "tail current reached" : "absorption time is up";
+            tail.reset();
+            boolean equalizes = details.equalization()
+                    .map(one -> seconds - equalizedAt >= one.everyDays() * DAY)
+                    .orElse(false);
+            enter(equalizes ? ChargeStage.EQUALIZATION : afterAbsorption(), seconds);
+        }
+        boolean tooLong = (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION) && seconds >= cycleDue();
+        if (tooLong) {
+            leftBy = "the whole cycle took too long";
+            enter(afterAbsorption(), seconds);
+        }
+        if (stage == ChargeStage.EQUALIZATION && (seconds >= heldDue() || seconds >= giveUpDue())) {
+            leftBy = seconds >= heldDue() ? "equalization time is up" : "equalization given up";
+            equalizedAt = seconds;
+            enter(afterAbsorption(), seconds);
+        }
+        if (stage == ChargeStage.FLOAT && seconds >= repeatDue()) {
+            absorptionTime = details.repeatAbsorption().orElseThrow().seconds();
+            enter(ChargeStage.ABSORPTION, seconds);
+        }
+    }
+
+    private ChargeStage afterAbsorption() {
+        return details.afterAbsorption().orElse(ChargeDetails.After.FLOAT) == ChargeDetails.After.FLOAT
+                ? ChargeStage.FLOAT
+                : ChargeStage.OFF;
+    }
+
+    private void settleRecharge(double seconds, double volts) {
+        recharge.observe(seconds, awaitsRecharge() && volts <= rechargeSet);
         if (recharge.isDue(seconds)) {
             recharge.reset();
-            stage = ChargeStage.BULK;
-            heldSinceSeconds = Double.NaN;
+            cycleSince = seconds;
+            enter(ChargeStage.BULK, seconds);
         }
-        return stage != before;
     }
 
-    private void keepAbsorptionTime(double seconds, boolean held) {
-        boolean counting = !Double.isNaN(heldSinceSeconds);
-        if (stage == ChargeStage.ABSORPTION && held && !counting) {
-            heldSinceSeconds = seconds;
+    private boolean awaitsRecharge() {
+        return stage != ChargeStage.BULK;
+    }
+
+    private void enter(ChargeStage next, double seconds) {
+        stage = next;
+        stageSince = seconds;
+        heldTime = 0;
+        heldSince = Double.NaN;
+        tail.reset();
+    }
+
+    private void keepHeldTime(double seconds, boolean held) {
+        boolean counts = stage == ChargeStage.ABSORPTION || stage == ChargeStage.EQUALIZATION;
+        boolean counting = !Double.isNaN(heldSince);
+        if (counts && held && !counting) {
+            heldSince = seconds;
         } else if (counting && !held) {
-            absorbedSeconds += seconds - heldSinceSeconds;
-            heldSinceSeconds = Double.NaN;
+            boolean anew = details.absorptionEnd()
+                    .map(end -> end.inCloud() == AbsorptionEnd.InCloud.STARTS_ANEW)
+                    .orElse(false);
+            heldTime = anew ? 0 : heldTime + seconds - heldSince;
+            heldSince = Double.NaN;
         }
     }
 
-    private double absorptionDueSeconds() {
-        return Double.isNaN(heldSinceSeconds)
-                ? Double.POSITIVE_INFINITY
-                : heldSinceSeconds + program.absorptionSeconds() - absorbedSeconds;
+    private double heldDue() {
+        if (Double.isNaN(heldSince)) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double wanted = stage == ChargeStage.EQUALIZATION
+                ? details.equalization().orElseThrow().seconds()
+                : absorptionTime;
+        return heldSince + wanted - heldTime;
+    }
+
+    private double cycleDue() {
+        return details.longestCycleSeconds().isPresent()
+                ? cycleSince + details.longestCycleSeconds().get()
+                : Double.POSITIVE_INFINITY;
+    }
+
+    private double giveUpDue() {
+        return stageSince + details.equalization().orElseThrow().giveUpSeconds();
+    }
+
+    private double repeatDue() {
+        return details.repeatAbsorption().isPresent()
+                ? stageSince + details.repeatAbsorption().get().everyDays() * DAY
+                : Double.POSITIVE_INFINITY;
     }
 
     /** The next instant (s) at which a timer of its stages is due. */
     public double dueSeconds() {
-        return Math.min(absorptionDueSeconds(), recharge.dueSeconds());
+        double due = Math.min(heldDue(), recharge.dueSeconds());
+        due = Math.min(due, tail.dueSeconds());
+        return switch (stage) {
+            case BULK, ABSORPTION -> Math.min(due, cycleDue());
+            case EQUALIZATION -> Math.min(due, giveUpDue());
+            case FLOAT -> Math.min(due, repeatDue());
+            case OFF -> due;
+        };
     }
 
-    /** The voltage (V) at its terminals below or above which its recharge condition changes its answer. */
-    public double rechargeVolts() {
-        return stage == ChargeStage.BULK ? Double.NaN : program.rechargeVolts();
-    }
-
-    /** The voltage (V) it regulates to in its present stage. */
+    /** The voltage (V) it regulates to in its present stage, compensated and after the battery's request. */
     public double regulationVolts() {
-        return stage == ChargeStage.FLOAT ? program.floatVolts() : program.absorptionVolts();
+        return set;
     }
 
     /** Its present stage. */
@@ -184,8 +513,18 @@ public final class ChargeRegulator {
         return stage;
     }
 
+    /** What ended the stage before, in words. */
+    public String leftBy() {
+        return leftBy;
+    }
+
     /** The limit in force. */
     public Limit limit() {
         return limit;
+    }
+
+    /** Whether something stops it though it has a source: cold, heat, over-voltage, silence, its enable. */
+    public boolean isStopped() {
+        return !enabled || temperatureStops || overVoltageStops || silenceStops();
     }
 }

@@ -1,11 +1,15 @@
 package sparen.power;
 
-/** What a charge controller is doing about its setpoints. */
+/** The stages of a charge cycle. */
 public enum ChargeStage {
-    /** Gives all it has, on the way to absorption voltage. */
+    /** All the source gives, up to the absorption voltage. */
     BULK,
-    /** Holds absorption voltage until its time is up. */
+    /** The absorption voltage is held for its time. */
     ABSORPTION,
-    /** Holds float voltage. */
-    FLOAT
+    /** The float voltage is held until the recharge level is reached. */
+    FLOAT,
+    /** The equalization voltage is held. */
+    EQUALIZATION,
+    /** Nothing until the recharge level, or the resume level of a controller without stages. */
+    OFF
 }

@@ -10,11 +10,16 @@ import sparen.quantity.InvalidQuantity;
  *
  * @param id its name in references
  * @param name what the crew calls it
- * @param loads ids of the loads behind its contact; none for a signalling contact
+ * @param loads ids of what is behind its contact: loads, or a controller, converter or inverter by its enable or supply, or a
+ *     generator by its start signal; none for a signalling contact
  * @param wish off, on, or automatic by the rule below
  * @param automatic the rule of an automatic wish; kept while the wish is off or on
  * @param protection guard that opens the contact whatever the wish
  * @param testForce temporary force past wish and protection
+ * @param supply id of the converter or inverter that feeds the device which decides; absent for the main bus
+ * @param dead contact position while that supply is dead; absent for open
+ * @param coilWatts what its coil or driver draws from the main bus while the contact is away from rest (W), 0 to 200
+ * @param rest contact position with the coil idle; absent for open
  */
 public record Output(
         String id,
@@ -23,7 +28,17 @@ public record Output(
         Wish wish,
         Optional<Rule> automatic,
         Optional<Rule> protection,
-        TestForce testForce) {
+        TestForce testForce,
+        Optional<String> supply,
+        Optional<Position> dead,
+        Optional<Double> coilWatts,
+        Optional<Position> rest) {
+    /** Positions of a contact. */
+    public enum Position {
+        OPEN,
+        CLOSED
+    }
+
     public Output {
         Bounds.id("id", id);
         Bounds.name("name", name);
@@ -33,8 +48,40 @@ public record Output(
         Bounds.present("testForce", testForce);
         automatic = Bounds.orEmpty(automatic);
         protection = Bounds.orEmpty(protection);
+        supply = Bounds.orEmpty(supply);
+        dead = Bounds.orEmpty(dead);
+        coilWatts = Bounds.optional("coilWatts", coilWatts, "W", 0, 200);
+        rest = Bounds.orEmpty(rest);
         if (wish == Wish.AUTOMATIC && automatic.isEmpty()) {
             throw new InvalidQuantity("wish", "AUTOMATIC needs an automatic rule; this output has none");
         }
+    }
+
+    /** An output of a device on the main bus whose coil draws nothing and whose contact rests open. */
+    public Output(
+            String id,
+            String name,
+            List<String> loads,
+            Wish wish,
+            Optional<Rule> automatic,
+            Optional<Rule> protection,
+            TestForce testForce) {
+        this(
+                id,
+                name,
+                loads,
+                wish,
+                automatic,
+                protection,
+                testForce,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Whether its coil is active for a contact in this position. */
+    public boolean coilIsActive(boolean closed) {
+        return closed == (rest.orElse(Position.OPEN) == Position.OPEN);
     }
 }

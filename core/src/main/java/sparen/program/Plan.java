@@ -1,11 +1,11 @@
 package sparen.program;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
-import sparen.site.ChargeController;
-import sparen.site.Load;
+import sparen.site.Converter;
 import sparen.site.Site;
 
 /**
@@ -21,8 +21,7 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) {
         Bounds.present("site", site);
         Bounds.present("program", program);
         origins = origins == null ? Map.of() : Map.copyOf(origins);
-        List<String> controllers =
-                site.controllers().stream().map(ChargeController::id).toList();
+        List<String> controllers = site.chargers();
         List<String> programmed =
                 program.charging().stream().map(ChargeProgram::controller).toList();
         for (String controller : programmed) {
@@ -31,14 +30,18 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) {
         for (String controller : controllers) {
             if (!programmed.contains(controller)) {
                 throw new InvalidQuantity(
-                        "program.charging", "the controller \"" + controller + "\" has no charging setpoints");
+                        "program.charging", "the charger \"" + controller + "\" has no charging setpoints");
             }
         }
-        List<String> loads = site.loads().stream().map(Load::id).toList();
+        List<String> loads = site.switchable();
+        List<String> supplies =
+                new ArrayList<>(site.converters().stream().map(Converter::id).toList());
+        site.inverter().ifPresent(inverter -> supplies.add(inverter.id()));
         for (Output output : program.outputs()) {
             for (String load : output.loads()) {
                 Bounds.known("program.outputs.loads", load, loads);
             }
+            output.supply().ifPresent(supply -> Bounds.known("program.outputs.supply", supply, supplies));
             output.automatic().ifPresent(rule -> rule.compile(site));
             output.protection().ifPresent(rule -> rule.compile(site));
         }

@@ -4,7 +4,8 @@ import sparen.logic.SwitchLogic;
 import sparen.site.Site;
 
 /** A rule of an output. Each kind is one record: its data, how it acts and how it is said. */
-public sealed interface Rule permits VoltageDisconnect, DuskToDawn, LowBatterySignal {
+public sealed interface Rule
+        permits VoltageDisconnect, DuskToDawn, LowBatterySignal, SurplusBySoc, VoltageDiversion, GeneratorStart {
     /**
      * The parts it acts by; on means contact closed.
      *

@@ -2,7 +2,6 @@ package sparen.program;
 
 import java.util.Locale;
 import sparen.logic.Condition;
-import sparen.logic.Signal;
 import sparen.quantity.Bounds;
 import sparen.site.SensePoint;
 import sparen.site.Site;
@@ -14,13 +13,13 @@ final class SensedVolts {
     /** True when the reading is at or below a threshold (V). */
     static Condition atOrBelow(Site site, String sensePoint, double volts) {
         SensePoint point = site.sensePoint(sensePoint);
-        return new Condition.AtOrBelow(signal(point), volts - point.offsetVolts());
+        return new Condition.AtOrBelow(SiteSignals.voltage(site, point), volts - point.offsetVolts());
     }
 
     /** True when the reading is at or above a threshold (V). */
     static Condition atOrAbove(Site site, String sensePoint, double volts) {
         SensePoint point = site.sensePoint(sensePoint);
-        return new Condition.AtOrAbove(signal(point), volts - point.offsetVolts());
+        return new Condition.AtOrAbove(SiteSignals.voltage(site, point), volts - point.offsetVolts());
     }
 
     /** What was read at a sense point, what it was compared with and for how long. */
@@ -33,7 +32,7 @@ final class SensedVolts {
             double volts,
             double seconds) {
         SensePoint point = site.sensePoint(sensePoint);
-        double reading = signals[signal(point)] + point.offsetVolts();
+        double reading = signals[SiteSignals.voltage(site, point)] + point.offsetVolts();
         String held = seconds > 0 ? " for " + Sentence.duration(seconds) : "";
         return String.format(
                 Locale.ROOT,
@@ -44,9 +43,5 @@ final class SensedVolts {
                 Bounds.number(volts),
                 held,
                 reading);
-    }
-
-    private static int signal(SensePoint point) {
-        return point.place() == SensePoint.Place.BUS ? Signal.BUS_VOLTS : Signal.BATTERY_VOLTS;
     }
 }

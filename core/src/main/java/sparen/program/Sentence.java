@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
 import sparen.quantity.Bounds;
+import sparen.site.BatteryMonitor;
 import sparen.site.SensePoint;
 import sparen.site.Site;
 
@@ -117,6 +118,19 @@ public record Sentence(List<Part> parts) {
                 .map((SensePoint point) -> new Choice(point.id(), point.name()))
                 .toList();
         return with(new ChoiceChip(field, "sense point", id, choices));
+    }
+
+    /** Adds a percentage, stepped by 1 % and 5 %. */
+    public Sentence percent(String field, String label, double value) {
+        return number(field, label, value, "%", 1, 5, 0, 100);
+    }
+
+    /** Adds the choice of a battery monitor of the site. */
+    public Sentence monitor(String field, String id, Site site) {
+        List<Choice> choices = site.monitors().stream()
+                .map((BatteryMonitor monitor) -> new Choice(monitor.id(), monitor.name()))
+                .toList();
+        return with(new ChoiceChip(field, "battery monitor", id, choices));
     }
 
     /** The whole sentence as plain words. */

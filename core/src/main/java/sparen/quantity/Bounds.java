@@ -3,6 +3,7 @@ package sparen.quantity;
 import java.math.BigDecimal;
 import java.util.Collection;
 import java.util.HashSet;
+import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -50,6 +51,19 @@ public final class Bounds {
     /** An optional component that the document left out is empty, never null. */
     public static <T> Optional<T> orEmpty(Optional<T> value) {
         return value == null ? Optional.empty() : value;
+    }
+
+    /** An optional list that the document left out is empty, never null; copied. */
+    public static <T> List<T> orNone(List<T> list) {
+        return list == null ? List.of() : List.copyOf(list);
+    }
+
+    /** Refuses an optional number that is given and outside its bounds, both included. */
+    public static Optional<Double> optional(
+            String field, Optional<Double> value, String unit, double least, double most) {
+        Optional<Double> given = orEmpty(value);
+        given.ifPresent(number -> within(field, number, unit, least, most));
+        return given;
     }
 
     /** Refuses a name that is blank or longer than 120 characters. */

@@ -1,206 +1,799 @@
 package sparen.simulation;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
-import sparen.battery.BatteryCircuit;
-import sparen.battery.BatteryModel;
+import java.util.Optional;
+import sparen.battery.StateOfChargeCounter;
+import sparen.power.BatteryBranch;
 import sparen.power.BusBalance;
+import sparen.power.CableDrop;
 import sparen.power.ChargeRegulator;
+import sparen.power.ChargeRegulator.BmsRequest;
+import sparen.power.HotWater;
+import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
 import sparen.series.Series;
+import sparen.simulation.AcAtWork.Moved;
+import sparen.site.BatteryMonitor;
+import sparen.site.Bms;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
-import sparen.site.CurrentSource;
+import sparen.site.Converter;
+import sparen.site.Inverter;
 import sparen.site.Load;
+import sparen.site.ParallelBattery;
 import sparen.site.Site;
-import sparen.site.SolarArray;
-import sparen.sun.ArrayOutput;
+import sparen.site.WaterTank;
 
 /**
- * A site's bus at work in one run: its branches and what is fed into them over time. Branches are, in this order, the controllers'
- * own draw, the controllers, the sources, the loads.
+ * A site at work in one run: its bus, batteries, chargers, loads and what feeds what. Branches of the bus are, in this order, the own
+ * draw of devices, the controllers, the sources, the direct-current generators, the loads, the converters, the inverter, its charger.
  */
 final class Circuit {
     /** A controller's terminal is never without resistance: a crimped lug's worth (Ω). */
     private static final double LEAST_TERMINAL_OHMS = 1e-5;
 
     private static final double CABLE_CELSIUS = 20;
-    private static final int IDLE = 0;
+    private static final int OWN_DRAW = 0;
     private static final int FIRST_CONTROLLER = 1;
+    private static final int MAIN = 0;
 
     final Site site;
-    final BatteryCircuit battery;
+    final BatteryAtWork[] batteries;
     final BusBalance bus;
-    final List<ChargeRegulator> regulators = new ArrayList<>();
+    final ControllerAtWork[] controllers;
+    final LoadAtWork[] loads;
+    final ConverterAtWork[] converters;
+    final HotWater[] tanks;
+    final MonitorAtWork[] monitors;
+    final AcAtWork ac;
+    final ChargeRegulator acCharger;
+    final Thermal thermal;
+    final LocalClock clock;
+    /** Whether each load's contact is closed. */
     final boolean[] connected;
 
-    private final List<StepInput> arrayWatts = new ArrayList<>();
-    private final List<CurrentInput> sources = new ArrayList<>();
-    private final StepInput[] profiles;
-    private final double settledOhms;
+    final double[] tankWatts;
+    private final CurrentInput[] sources;
+    private final DcSourceAtWork[] dcSources;
+    private final List<TalkLoss> talkLosses;
+    private final double[] loadOhms;
     private final double idleWatts;
     private final int firstSource;
+    private final int firstDcSource;
     private final int firstLoad;
+    private final int firstConverter;
+    private final int inverterBranch;
+    private final int chargerBranch;
+    private final double[] branchOhms;
+    private final FuseAtWork[] fuses;
+    private double coilWatts;
+    private double partsDue = Double.NEGATIVE_INFINITY;
+    private double now;
+    private boolean loadsChanged = true;
     private boolean dead;
+    private boolean floating;
+    private boolean mainOpen;
+    private double talkDue = Double.POSITIVE_INFINITY;
 
-    Circuit(Scenario scenario) {
+    Circuit(Scenario scenario, SiteInputs inputs) {
         site = scenario.plan().site();
-        BatteryModel model = BatteryModel.of(site.battery());
-        battery = new BatteryCircuit(model, site.battery().startStateOfCharge());
+        clock = new LocalClock(
+                scenario.start(), scenario.durationSeconds(), site.location().zone());
+        batteries = batteries(site);
         firstSource = FIRST_CONTROLLER + site.controllers().size();
-        firstLoad = firstSource + site.sources().size();
-        double mainOhms = site.mainCable().loopOhms(CABLE_CELSIUS);
-        settledOhms = model.settledOhms() + mainOhms;
-        bus = new BusBalance(battery, mainOhms, cableOhms());
-        idleWatts = site.controllers().stream()
+        firstDcSource = firstSource + site.sources().size();
+        firstLoad = firstDcSource + site.dcSources().size();
+        firstConverter = firstLoad + site.loads().size();
+        inverterBranch = firstConverter + site.converters().size();
+        chargerBranch = inverterBranch + 1;
+        branchOhms = branchOhms();
+        bus = new BusBalance(
+                List.of(batteries).stream().map(battery -> battery.branch).toArray(BatteryBranch[]::new),
+                site.mainCable().loopOhms(CABLE_CELSIUS),
+                branchOhms);
+        thermal = new Thermal(
+                site.battery().enclosure().orElse(sparen.site.Enclosure.UNKNOWN),
+                scenario.weather().ambientCelsius());
+        double own = site.controllers().stream()
                 .mapToDouble(ChargeController::idleWatts)
                 .sum();
-        for (ChargeController controller : site.controllers()) {
-            ChargeProgram program = scenario.plan().program().charging().stream()
-                    .filter(charging -> charging.controller().equals(controller.id()))
-                    .findFirst()
-                    .orElseThrow();
-            regulators.add(new ChargeRegulator(program, controller.maximumAmperes()));
-            arrayWatts.add(StepInput.ofMinutes(arrayWatts(scenario, controller)));
+        for (BatteryAtWork battery : batteries) {
+            own += battery.idleWatts();
         }
-        for (CurrentSource source : site.sources()) {
-            sources.add(new CurrentInput(source));
+        idleWatts = own;
+        controllers = new ControllerAtWork[site.controllers().size()];
+        for (int i = 0; i < controllers.length; i++) {
+            ChargeController controller = site.controllers().get(i);
+            ChargeRegulator regulator = new ChargeRegulator(
+                    charging(scenario, controller.id()), site.battery().cellsInSeries(), controller.maximumAmperes());
+            controllers[i] =
+                    new ControllerAtWork(controller, regulator, inputs.controllers.get(i), FIRST_CONTROLLER + i);
         }
-        connected = new boolean[site.loads().size()];
-        Arrays.fill(connected, true);
-        profiles = new StepInput[site.loads().size()];
-        for (int i = 0; i < profiles.length; i++) {
-            if (site.loads().get(i).consumption() instanceof Consumption.ImportedProfile imported) {
-                var profile = scenario.profiles().get(imported.profile());
-                profiles[i] = StepInput.ofProfile(profile, profile.shiftSeconds(scenario.start()));
-            }
+        sources = site.sources().stream().map(CurrentInput::new).toArray(CurrentInput[]::new);
+        dcSources = new DcSourceAtWork[site.dcSources().size()];
+        for (int i = 0; i < dcSources.length; i++) {
+            dcSources[i] = new DcSourceAtWork(site.dcSources().get(i), inputs.dcSource(i));
         }
+        converters = site.converters().stream().map(ConverterAtWork::new).toArray(ConverterAtWork[]::new);
+        tanks = site.tanks().stream().map(HotWater::new).toArray(HotWater[]::new);
+        tankWatts = new double[tanks.length];
+        loads = new LoadAtWork[site.loads().size()];
+        loadOhms = new double[loads.length];
+        connected = new boolean[loads.length];
+        for (int i = 0; i < loads.length; i++) {
+            Load load = site.loads().get(i);
+            loads[i] = new LoadAtWork(load, inputs.pattern(i), site.nominalVolts(), feed(load), tank(load));
+            loadOhms[i] = load.cable().loopOhms(CABLE_CELSIUS);
+            connected[i] = true;
+        }
+        Optional<Inverter> inverter = site.inverter();
+        ac = inverter.isEmpty()
+                ? null
+                : new AcAtWork(
+                        inverter.get(),
+                        scenario.plan().program().ac().orElse(AcProgram.PLAIN),
+                        site.acSources(),
+                        site.acArrays(),
+                        inputs.acArrays,
+                        clock,
+                        scenario.seed());
+        acCharger = inverter.flatMap(Inverter::charger)
+                .map(charger -> new ChargeRegulator(
+                        charging(scenario, inverter.get().id()),
+                        site.battery().cellsInSeries(),
+                        charger.maximumAmperes()))
+                .orElse(null);
+        monitors = site.monitors().stream().map(this::monitor).toArray(MonitorAtWork[]::new);
+        fuses = fuses();
+        talkLosses = scenario.talkLosses();
+        takeTemperature();
+        takeRequests(0);
     }
 
-    private double[] cableOhms() {
-        double[] ohms = new double[firstLoad + site.loads().size()];
+    private static ChargeProgram charging(Scenario scenario, String charger) {
+        return scenario.plan().program().charging().stream()
+                .filter(charging -> charging.controller().equals(charger))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Batteries that are alike go together as one. */
+    private static BatteryAtWork[] batteries(Site site) {
+        List<ParallelBattery> all = site.battery().batteries();
+        if (all.isEmpty()) {
+            return new BatteryAtWork[] {BatteryAtWork.whole(site.battery())};
+        }
+        List<BatteryAtWork> groups = new ArrayList<>();
+        for (int i = 0; i < all.size(); i++) {
+            ParallelBattery one = all.get(i);
+            boolean first = all.subList(0, i).stream().noneMatch(one::isLike);
+            if (first) {
+                int count = (int) all.stream().filter(one::isLike).count();
+                groups.add(BatteryAtWork.of(site.battery(), one, count, CABLE_CELSIUS));
+            }
+        }
+        return groups.toArray(BatteryAtWork[]::new);
+    }
+
+    private int feed(Load load) {
+        if (load.feed().isEmpty()) {
+            return MAIN;
+        }
+        String feed = load.feed().get();
+        for (int i = 0; i < site.converters().size(); i++) {
+            if (site.converters().get(i).id().equals(feed)) {
+                return 1 + i;
+            }
+        }
+        return acFeed();
+    }
+
+    private int acFeed() {
+        return 1 + site.converters().size();
+    }
+
+    private int tank(Load load) {
+        List<String> ids = site.tanks().stream().map(WaterTank::id).toList();
+        return load.tank().map(ids::indexOf).orElse(-1);
+    }
+
+    private double[] branchOhms() {
+        double[] ohms = new double[chargerBranch + 1];
         for (int i = 0; i < site.controllers().size(); i++) {
             double cable = site.controllers().get(i).cable().loopOhms(CABLE_CELSIUS);
             ohms[FIRST_CONTROLLER + i] = Math.max(LEAST_TERMINAL_OHMS, cable);
         }
         for (int i = 0; i < site.loads().size(); i++) {
-            ohms[firstLoad + i] = site.loads().get(i).cable().loopOhms(CABLE_CELSIUS);
+            Load load = site.loads().get(i);
+            ohms[firstLoad + i] = load.feed().isPresent() ? 0 : load.cable().loopOhms(CABLE_CELSIUS);
         }
+        site.inverter().ifPresent(inverter -> {
+            double cable = Math.max(LEAST_TERMINAL_OHMS, inverter.cable().loopOhms(CABLE_CELSIUS));
+            ohms[inverterBranch] = cable;
+            ohms[chargerBranch] = cable;
+        });
         return ohms;
     }
 
-    private double[] arrayWatts(Scenario scenario, ChargeController controller) {
-        double[] sum = new double[scenario.weather().minutes()];
-        for (SolarArray array : site.arrays()) {
-            if (controller.arrays().contains(array.id())) {
-                double[] watts = ArrayOutput.watts(array, scenario.weather());
-                Arrays.setAll(sum, i -> sum[i] + watts[i]);
-            }
-        }
-        return sum;
+    private MonitorAtWork monitor(BatteryMonitor monitor) {
+        int[] unseen = monitor.unseen().stream()
+                .mapToInt(this::branchOf)
+                .filter(branch -> branch >= 0)
+                .toArray();
+        return new MonitorAtWork(
+                new StateOfChargeCounter(monitor, site.battery().startStateOfCharge()), unseen);
     }
 
-    /** Takes the inputs of an instant (s). */
-    void moveInputs(double seconds) {
-        for (int i = 0; i < regulators.size(); i++) {
-            if (arrayWatts.get(i).moveTo(seconds) || seconds == 0) {
-                double output =
-                        arrayWatts.get(i).value() * site.controllers().get(i).efficiency();
-                regulators.get(i).offer(output);
+    /** The branch of a device on the main bus, −1 for one that is not on it. */
+    int branchOf(String id) {
+        for (int i = 0; i < site.controllers().size(); i++) {
+            if (site.controllers().get(i).id().equals(id)) {
+                return FIRST_CONTROLLER + i;
             }
         }
-        for (int i = 0; i < sources.size(); i++) {
-            sources.get(i).moveTo(seconds);
-            bus.setCurrent(
-                    firstSource + i, sources.get(i).amperes(), sources.get(i).slope());
-        }
-        for (StepInput profile : profiles) {
-            if (profile != null) {
-                profile.moveTo(seconds);
+        for (int i = 0; i < site.sources().size(); i++) {
+            if (site.sources().get(i).id().equals(id)) {
+                return firstSource + i;
             }
         }
+        for (int i = 0; i < site.dcSources().size(); i++) {
+            if (site.dcSources().get(i).id().equals(id)) {
+                return firstDcSource + i;
+            }
+        }
+        for (int i = 0; i < site.loads().size(); i++) {
+            if (site.loads().get(i).id().equals(id)) {
+                return site.loads().get(i).feed().isPresent() ? -1 : firstLoad + i;
+            }
+        }
+        for (int i = 0; i < site.converters().size(); i++) {
+            if (site.converters().get(i).id().equals(id)) {
+                return firstConverter + i;
+            }
+        }
+        return site.inverter().filter(one -> one.id().equals(id)).isPresent() ? inverterBranch : -1;
+    }
+
+    private FuseAtWork[] fuses() {
+        List<FuseAtWork> found = new ArrayList<>();
+        site.mainCable().fuse().ifPresent(fuse -> found.add(new FuseAtWork("main-cable", fuse, -1)));
+        for (int i = 0; i < site.controllers().size(); i++) {
+            ChargeController controller = site.controllers().get(i);
+            int branch = FIRST_CONTROLLER + i;
+            controller.cable().fuse().ifPresent(fuse -> found.add(new FuseAtWork(controller.id(), fuse, branch)));
+        }
+        for (int i = 0; i < site.loads().size(); i++) {
+            Load load = site.loads().get(i);
+            int branch = firstLoad + i;
+            if (load.feed().isEmpty()) {
+                load.cable().fuse().ifPresent(fuse -> found.add(new FuseAtWork(load.id(), fuse, branch)));
+            }
+        }
+        return found.toArray(FuseAtWork[]::new);
+    }
+
+    /** Takes the inputs of an instant (s); what moved by itself is added to the list. */
+    void moveInputs(double seconds, List<Moved> moved) {
+        now = seconds;
+        boolean sunMoved = false;
+        for (ControllerAtWork controller : controllers) {
+            double before = controller.nextChange();
+            controller.moveTo(seconds);
+            sunMoved |= controller.nextChange() != before;
+        }
+        if (sunMoved && ac != null && ac.side.program().charging() == AcProgram.ChargePriority.SUN_FIRST) {
+            ac.touch();
+        }
+        for (int i = 0; i < sources.length; i++) {
+            sources[i].moveTo(seconds);
+            bus.setCurrent(firstSource + i, sources[i].amperes(), sources[i].slope());
+        }
+        if (seconds < partsDue) {
+            return;
+        }
+        clock.moveTo(seconds);
+        for (int i = 0; i < dcSources.length; i++) {
+            dcSources[i].moveTo(seconds);
+        }
+        for (LoadAtWork load : loads) {
+            loadsChanged |= load.moveTo(seconds, clock);
+        }
+        if (ac != null) {
+            ac.moveTo(seconds, moved);
+        }
+        takeTalk(seconds);
     }
 
     /** When an input may change next (s). */
     double nextInputChange() {
-        double next = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < arrayWatts.size(); i++) {
-            next = Math.min(next, arrayWatts.get(i).nextChange());
-        }
-        for (int i = 0; i < sources.size(); i++) {
-            next = Math.min(next, sources.get(i).nextChange());
-        }
-        for (StepInput profile : profiles) {
-            if (profile != null) {
-                next = Math.min(next, profile.nextChange());
-            }
+        double next = partsDue;
+        for (ControllerAtWork controller : controllers) {
+            next = Math.min(next, controller.nextChange());
         }
         return next;
     }
 
+    private double partsDue() {
+        double next = thermal.nextSample();
+        for (CurrentInput source : sources) {
+            next = Math.min(next, source.nextChange());
+        }
+        for (DcSourceAtWork source : dcSources) {
+            next = Math.min(next, source.nextChange());
+        }
+        for (LoadAtWork load : loads) {
+            next = Math.min(next, load.nextChange());
+        }
+        for (ConverterAtWork converter : converters) {
+            next = Math.min(next, converter.dueSeconds());
+        }
+        for (BatteryAtWork battery : batteries) {
+            next = Math.min(next, battery.dueSeconds());
+        }
+        for (MonitorAtWork monitor : monitors) {
+            next = Math.min(next, monitor.dueSeconds());
+        }
+        for (FuseAtWork fuse : fuses) {
+            next = Math.min(next, fuse.dueSeconds());
+        }
+        next = Math.min(next, talkDue);
+        return ac == null ? next : Math.min(next, ac.nextChange());
+    }
+
+    private double soonest(double next, double at) {
+        return at > now ? Math.min(next, at) : next;
+    }
+
+    private void takeTalk(double seconds) {
+        if (!talkLosses.isEmpty()) {
+            talkDue = Double.POSITIVE_INFINITY;
+            takeRequests(seconds);
+        }
+    }
+
+    /** Whether a charger has not yet taken the batteries' line for silent; notes when that may change. */
+    private boolean talks(ChargeRegulator charger, double seconds) {
+        boolean talks = true;
+        for (TalkLoss loss : talkLosses) {
+            double silentAt = loss.fromSeconds() + charger.silentSeconds();
+            talks &= seconds < silentAt || seconds >= loss.toSeconds();
+            talkDue = Math.min(talkDue, soonest(soonest(Double.POSITIVE_INFINITY, silentAt), loss.toSeconds()));
+        }
+        return talks;
+    }
+
+    /** Gathers what the batteries ask for: the lowest voltage, and the currents of those that may be charged together. */
+    private void takeRequests(double seconds) {
+        double volts = Double.POSITIVE_INFINITY;
+        double amperes = 0;
+        boolean asks = false;
+        for (BatteryAtWork battery : batteries) {
+            Bms bms = battery.settings();
+            if (bms != null && bms.requestedVolts().isPresent()) {
+                asks = true;
+                volts = Math.min(volts, bms.requestedVolts().get());
+                double each = bms.requestedAmperes().orElse(Double.POSITIVE_INFINITY);
+                amperes += battery.mayCharge() ? each * battery.count : 0;
+            }
+        }
+        Optional<BmsRequest> request = asks ? Optional.of(new BmsRequest(volts, amperes)) : Optional.empty();
+        for (ControllerAtWork controller : controllers) {
+            controller.regulator.takeRequest(request, talks(controller.regulator, seconds));
+        }
+        if (acCharger != null) {
+            acCharger.takeRequest(request, talks(acCharger, seconds));
+        }
+    }
+
+    /** Takes a sample of the temperatures where one is due; energy (J) that the batteries' stores gained by it. */
+    double takeThermal(double seconds) {
+        if (!thermal.moveTo(seconds)) {
+            return 0;
+        }
+        return takeTemperature();
+    }
+
+    private double takeTemperature() {
+        double gained = 0;
+        for (BatteryAtWork battery : batteries) {
+            gained += battery.branch.circuit().setCelsius(thermal.celsius());
+        }
+        for (ControllerAtWork controller : controllers) {
+            controller.regulator.takeCelsius(thermal.celsius());
+        }
+        if (acCharger != null) {
+            acCharger.takeCelsius(thermal.celsius());
+        }
+        if (ac != null) {
+            ac.conditions.airCelsius = thermal.airCelsius(now);
+            ac.touch();
+        }
+        return gained;
+    }
+
+    /** Takes what the coils of all outputs draw (W). */
+    void setCoilWatts(double watts) {
+        coilWatts = watts;
+    }
+
+    /** Contacts have moved: loads are connected anew. */
+    void touchLoads() {
+        loadsChanged = true;
+    }
+
     /**
-     * Solves the balance with all limits of the controllers kept.
+     * Solves the balance with all limits of the chargers kept.
      *
-     * @return false on a voltage collapse
+     * @return false on a voltage collapse or without a battery
      */
     boolean solve() {
-        bus.setPower(IDLE, dead ? 0 : -idleWatts);
-        for (int i = 0; i < connected.length; i++) {
-            applyLoad(i);
+        if (loadsChanged) {
+            loadsChanged = false;
+            applyLoads();
         }
-        int mostRounds = 8 + 16 * regulators.size() * regulators.size();
-        for (int i = 0; i < regulators.size(); i++) {
-            regulators.get(i).apply(bus, FIRST_CONTROLLER + i);
+        bus.setPower(OWN_DRAW, dead ? 0 : -(idleWatts + coilWatts + thermal.heaterWatts()));
+        for (int i = 0; i < dcSources.length; i++) {
+            bus.setPower(firstDcSource + i, dcSources[i].watts());
         }
+        for (int i = 0; i < converters.length; i++) {
+            bus.setPower(firstConverter + i, dead ? 0 : -converters[i].inputWatts());
+        }
+        for (ControllerAtWork controller : controllers) {
+            applyController(controller);
+        }
+        applyAc();
+        int chargers = controllers.length + 1;
+        int mostRounds = 8 + 16 * chargers * chargers;
         for (int round = 0; round < mostRounds; round++) {
-            if (!bus.solve()) {
+            if (mainOpen || !bus.solve()) {
+                floating = mainOpen || !bus.hasBattery();
                 return false;
             }
-            int changed = firstToChange();
-            if (changed < 0) {
+            floating = false;
+            if (!oneChanges()) {
                 return true;
             }
-            regulators.get(changed).apply(bus, FIRST_CONTROLLER + changed);
         }
-        throw new IllegalStateException("the controllers' limits do not settle; battery at " + bus.batteryVolts()[0]
-                + " V, " + battery.charge()[0] + " of full");
+        throw new IllegalStateException("the chargers' limits do not settle; battery at " + bus.batteryVolts()[0]
+                + " V, " + charge() + " of full");
     }
 
-    /** One controller changes its limit at a time: several at once would answer to a voltage that none of them leaves behind. */
-    private int firstToChange() {
-        for (int i = 0; i < regulators.size(); i++) {
-            if (regulators.get(i).reconsider(bus, FIRST_CONTROLLER + i)) {
-                return i;
+    private void applyController(ControllerAtWork controller) {
+        if (blown(controller.branch)) {
+            bus.setOpen(controller.branch);
+        } else {
+            controller.regulator.apply(bus, controller.branch);
+        }
+    }
+
+    private boolean blown(int branch) {
+        for (FuseAtWork fuse : fuses) {
+            if (fuse.branch == branch && fuse.isOpen()) {
+                return true;
             }
         }
-        return -1;
+        return false;
     }
 
-    private void applyLoad(int i) {
-        int branch = firstLoad + i;
-        if (!isServed(i)) {
-            bus.setOpen(branch);
+    private void applyAc() {
+        if (ac == null) {
             return;
         }
-        Consumption consumption = site.loads().get(i).consumption();
-        if (consumption instanceof Consumption.Resistance resistance) {
-            bus.setResistance(branch, resistance.ohms());
-        } else {
-            bus.setPower(branch, -wantedWatts(i));
+        bus.setPower(inverterBranch, dead ? 0 : -ac.side.drawWatts());
+        if (acCharger != null) {
+            acCharger.offer(ac.side.offerWatts());
+            acCharger.apply(bus, chargerBranch);
         }
     }
 
-    /** What a load would take (W) if it were connected; a resistance at nominal voltage. */
-    double wantedWatts(int load) {
-        Consumption consumption = site.loads().get(load).consumption();
-        if (consumption instanceof Consumption.ConstantPower constant) {
-            return constant.watts();
+    /** One charger changes its limit at a time: several at once would answer to a voltage that none of them leaves behind. */
+    private boolean oneChanges() {
+        for (ControllerAtWork controller : controllers) {
+            if (blown(controller.branch)) {
+                continue;
+            }
+            if (controller.regulator.reconsider(bus, controller.branch)) {
+                if (controller.lookNow(now)) {
+                    controller.regulator.reconsider(bus, controller.branch);
+                }
+                controller.regulator.apply(bus, controller.branch);
+                return true;
+            }
         }
-        if (consumption instanceof Consumption.Resistance resistance) {
-            return site.nominalVolts() * site.nominalVolts() / resistance.ohms();
+        if (acCharger != null && acCharger.reconsider(bus, chargerBranch)) {
+            acCharger.apply(bus, chargerBranch);
+            return true;
         }
-        return profiles[load].value();
+        return false;
+    }
+
+    private void applyLoads() {
+        double[] byFeed = new double[acFeed() + 1];
+        java.util.Arrays.fill(tankWatts, 0);
+        if (ac != null) {
+            java.util.Arrays.fill(ac.conditions.legWatts, 0);
+            ac.conditions.voltAmperes = 0;
+        }
+        for (int i = 0; i < loads.length; i++) {
+            applyLoad(i, byFeed);
+        }
+        for (int i = 0; i < converters.length; i++) {
+            converters[i].demand(byFeed[1 + i]);
+        }
+        if (ac != null) {
+            ac.conditions.dcAlive = !dead && !floating;
+            ac.conditions.sunEnough = sunEnough();
+            ac.touch();
+        }
+    }
+
+    private boolean sunEnough() {
+        double sun = 0;
+        for (ControllerAtWork controller : controllers) {
+            sun += controller.arrayWatts(now);
+        }
+        double wanted = 0;
+        for (int i = 0; i < loads.length; i++) {
+            wanted += isServed(i) ? loads[i].watts() : 0;
+        }
+        return sun > wanted;
+    }
+
+    private void applyLoad(int i, double[] byFeed) {
+        LoadAtWork load = loads[i];
+        boolean switchedOn = isSwitchedOn(i);
+        boolean fed = switchedOn && feedIsAlive(load.feed);
+        load.feed(fed, connected[i] && !feedIsAlive(load.feed), clock);
+        if (load.feed == MAIN) {
+            applyMainLoad(i, fed);
+        } else if (load.feed == acFeed()) {
+            applyAcLoad(i, switchedOn);
+        } else if (switchedOn) {
+            double volts = site.converters().get(load.feed - 1).outputVolts();
+            byFeed[load.feed] += volts * CableDrop.amperes(load.watts(), volts, loadOhms[i]);
+        }
+        if (load.tank >= 0 && fed && load.isPower()) {
+            tankWatts[load.tank] += load.watts();
+        }
+    }
+
+    private void applyAcLoad(int i, boolean switchedOn) {
+        if (!switchedOn) {
+            return;
+        }
+        LoadAtWork load = loads[i];
+        double volts = ac.side.inverter().acVolts();
+        double watts = load.watts() == 0 ? 0 : volts * CableDrop.amperes(load.watts(), volts, loadOhms[i]);
+        ac.conditions.legWatts[load.load.leg().orElse(1) - 1] += watts;
+        ac.conditions.voltAmperes += watts / load.load.powerFactor().orElse(1.0);
+    }
+
+    private void applyMainLoad(int i, boolean fed) {
+        LoadAtWork load = loads[i];
+        int branch = firstLoad + i;
+        Consumption consumption = load.load.consumption();
+        if (!fed || load.waitsForHand()) {
+            bus.setOpen(branch);
+        } else if (consumption instanceof Consumption.Resistance resistance) {
+            bus.setResistance(branch, resistance.ohms());
+        } else if (consumption instanceof Consumption.ConstantCurrent current) {
+            bus.setCurrent(branch, -current.amperes(), 0);
+        } else {
+            bus.setPower(branch, -load.watts());
+        }
+    }
+
+    /** Whether a load's contact, thermostat and fuse let it draw. */
+    private boolean isSwitchedOn(int i) {
+        LoadAtWork load = loads[i];
+        boolean hot = load.tank >= 0 && !tanks[load.tank].takesHeat();
+        return connected[i] && !hot && !blown(firstLoad + i);
+    }
+
+    /** Whether a bus has a voltage: 0 the main one, then the converters', then AC. */
+    boolean feedIsAlive(int feed) {
+        if (feed == MAIN) {
+            return !dead && !floating;
+        }
+        if (feed == acFeed()) {
+            return ac != null && ac.side.isAlive();
+        }
+        return !dead && !floating && converters[feed - 1].isAlive();
+    }
+
+    /** The number of the bus that a converter or the inverter feeds. */
+    int feedNumber(String id) {
+        List<Converter> all = site.converters();
+        for (int i = 0; i < all.size(); i++) {
+            if (all.get(i).id().equals(id)) {
+                return 1 + i;
+            }
+        }
+        return acFeed();
+    }
+
+    /** Whether a load draws, or would if it wanted to. */
+    boolean isServed(int i) {
+        return isSwitchedOn(i) && feedIsAlive(loads[i].feed) && !loads[i].waitsForHand();
+    }
+
+    /**
+     * Lets the parts behind the bus look at the solved balance: BMS, converters, AC side, fuses, tanks, monitors.
+     *
+     * @return whether something changed, so that the balance must be solved again
+     */
+    boolean settleParts(double seconds, List<Moved> moved) {
+        boolean changed = settleBatteries(seconds, moved);
+        for (ConverterAtWork converter : converters) {
+            String reason = converter.settle(seconds, busVolts());
+            if (reason != null) {
+                moved.add(new Moved(Event.Kind.CONVERTER, converter.converter.id(), reason));
+                changed = true;
+            }
+        }
+        for (int i = 0; i < dcSources.length; i++) {
+            changed |= dcSources[i].settle(busVolts());
+        }
+        for (int i = 0; i < tanks.length; i++) {
+            if (tanks[i].settle()) {
+                moved.add(new Moved(
+                        Event.Kind.TANK,
+                        tanks[i].tank().id(),
+                        tanks[i].takesHeat() ? "the thermostat closes" : "hot: the thermostat opens"));
+                changed = true;
+            }
+        }
+        for (FuseAtWork fuse : fuses) {
+            double amperes = fuse.branch < 0 ? bus.batteryCurrent()[0] : bus.current(fuse.branch)[0];
+            if (fuse.settle(seconds, floating ? 0 : amperes)) {
+                mainOpen |= fuse.branch < 0;
+                moved.add(new Moved(Event.Kind.FUSE, fuse.subject, fuse.reason(amperes)));
+                changed = true;
+            }
+        }
+        for (MonitorAtWork monitor : monitors) {
+            if (monitor.settle(seconds, bus) && monitor.counter.lastFullSeconds() == seconds) {
+                moved.add(new Moved(
+                        Event.Kind.SYNCHRONISED,
+                        monitor.counter.settings().id(),
+                        "full by voltage and tail current: count set to 100 %"));
+            }
+        }
+        if (ac != null && ac.settle(seconds, inverterVolts(), reportedCharge(), moved)) {
+            changed = true;
+        }
+        loadsChanged |= changed;
+        if (seconds >= partsDue || changed) {
+            partsDue = partsDue();
+        }
+        return changed;
+    }
+
+    private boolean settleBatteries(double seconds, List<Moved> moved) {
+        boolean changed = false;
+        boolean charged = bus.hasBattery() && bus.batteryCurrent()[0] > 0;
+        for (BatteryAtWork battery : batteries) {
+            String reason = battery.settle(seconds, shownVolts());
+            if (reason != null) {
+                String who = battery.count > 1 ? "each of " + battery.count + " batteries: " : "";
+                moved.add(new Moved(Event.Kind.PATH, battery.id, who + reason));
+                changed = true;
+            }
+        }
+        if (changed) {
+            takeRequests(seconds);
+            boolean none = true;
+            for (BatteryAtWork battery : batteries) {
+                none &= !battery.mayCharge() && battery.settings() != null;
+            }
+            if (none && charged) {
+                moved.add(new Moved(
+                        Event.Kind.HAZARD,
+                        "",
+                        "every battery opened while it was being charged: the bus is left to live chargers without a"
+                                + " battery, and its voltage is whatever they make of it"));
+            }
+        }
+        return changed;
+    }
+
+    /** The voltage that a charger can show a sleeping battery (V), 0 for none. */
+    private double shownVolts() {
+        double shown = 0;
+        for (ControllerAtWork controller : controllers) {
+            boolean starts = controller.controller.startsWithoutBattery().orElse(false)
+                    && !controller.regulator.isStopped()
+                    && controller.arrayWatts(now) > 0;
+            shown = Math.max(shown, starts || busIsHeld() ? controller.regulator.regulationVolts() : 0);
+        }
+        if (acCharger != null && ac.side.sourceAtHand() >= 0 && ac.side.offerWatts() > 0) {
+            shown = Math.max(shown, acCharger.regulationVolts());
+        }
+        return shown;
+    }
+
+    /** Whether another battery gives the bus its voltage. */
+    private boolean busIsHeld() {
+        return !floating && bus.hasBattery();
+    }
+
+    private double reportedCharge() {
+        return monitors.length > 0 ? monitors[0].counter.reported() : charge();
+    }
+
+    private double inverterVolts() {
+        return floating ? 0 : bus.farVolts(inverterBranch)[0];
+    }
+
+    double busVolts() {
+        return floating ? 0 : bus.busVolts()[0];
+    }
+
+    /** Voltage where the batteries join (V); their own when nothing connects them. */
+    double batteryVolts() {
+        return floating ? batteries[0].branch.circuit().electromotiveForce()[0] : bus.batteryVolts()[0];
+    }
+
+    /** State of charge of all batteries together (fraction). */
+    double charge() {
+        if (batteries.length == 1) {
+            return batteries[0].branch.circuit().charge()[0];
+        }
+        double sum = 0;
+        double weight = 0;
+        for (BatteryAtWork battery : batteries) {
+            double coulombs = battery.capacityCoulombs;
+            sum += coulombs * battery.branch.circuit().charge()[0];
+            weight += coulombs;
+        }
+        return sum / weight;
+    }
+
+    /** Writes the series of the state of charge of all batteries together. */
+    void chargeSeries(double[] into, int order) {
+        double weight = 0;
+        java.util.Arrays.fill(into, 0);
+        for (BatteryAtWork battery : batteries) {
+            double[] charge = battery.branch.circuit().charge();
+            for (int k = 0; k <= order; k++) {
+                into[k] += battery.capacityCoulombs * charge[k];
+            }
+            weight += battery.capacityCoulombs;
+        }
+        for (int k = 0; k <= order; k++) {
+            into[k] /= weight;
+        }
+    }
+
+    /** Whether some battery can give. */
+    boolean canDischarge() {
+        for (BatteryAtWork battery : batteries) {
+            if (battery.mayDischarge() && !battery.branch.circuit().isEmpty()) {
+                return true;
+            }
+        }
+        return false;
+    }
+
+    /** Whether a battery that has to give has nothing left. */
+    boolean isEmpty() {
+        if (floating || bus.batteryCurrent()[0] >= 0) {
+            return false;
+        }
+        for (BatteryAtWork battery : batteries) {
+            if (battery.branch.current()[0] < 0 && !battery.branch.circuit().isEmpty()) {
+                return false;
+            }
+        }
+        return true;
+    }
+
+    /** Carries everything through a step (s) without a bus. */
+    void rest(int order) {
+        for (BatteryAtWork battery : batteries) {
+            battery.branch.rest(order);
+        }
     }
 
     /** Shortens a step (s) until what its series leave out is below a tolerance (V). */
@@ -215,36 +808,115 @@ final class Circuit {
     private double leftOutVolts(double step) {
         int order = bus.order();
         return Math.max(
-                Series.term(bus.busVolts(), order, step), Series.term(bus.batteryCurrent(), order, step) * settledOhms);
+                Series.term(bus.busVolts(), order, step),
+                Series.term(bus.batteryCurrent(), order, step) * settledOhms());
     }
 
-    /** The first instant within a step (s) at which the battery or a controller leaves the piece of its model it is on. */
+    private double settledOhms() {
+        double sum = 0;
+        for (BatteryAtWork battery : batteries) {
+            sum = Math.max(sum, battery.branch.circuit().settledOhms());
+        }
+        return sum + bus.stiffness();
+    }
+
+    /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
     double firstExit(double step, double mostCharge) {
-        double high = battery.isFull() ? 1 : Math.min(battery.segmentEnd(), mostCharge);
-        double exit = Series.firstExit(battery.charge(), bus.order(), step, battery.segmentStart(), high);
-        double lowAmperes = battery.isCharging() ? 0 : Double.NEGATIVE_INFINITY;
-        double highAmperes = battery.isCharging() ? Double.POSITIVE_INFINITY : 0;
-        exit = Math.min(exit, Series.firstExit(bus.batteryCurrent(), bus.order(), step, lowAmperes, highAmperes));
-        for (int i = 0; i < regulators.size(); i++) {
-            exit = Math.min(exit, exit(regulators.get(i), FIRST_CONTROLLER + i, step));
+        int order = bus.order();
+        double exit = Double.POSITIVE_INFINITY;
+        for (BatteryAtWork battery : batteries) {
+            exit = Math.min(exit, battery.branch.firstExit(bus.batteryVolts(), order, step, mostCharge));
+            exit = Math.min(exit, battery.firstExit(order, step));
+        }
+        for (ControllerAtWork controller : controllers) {
+            exit = Math.min(exit, exit(controller.regulator, controller.branch, step));
+        }
+        if (acCharger != null) {
+            exit = Math.min(exit, exit(acCharger, chargerBranch, step));
+        }
+        if (ac != null) {
+            exit = Math.min(
+                    exit, Series.firstExit(bus.farVolts(inverterBranch), order, step, ac.lowVolts(), ac.highVolts()));
+        }
+        for (ConverterAtWork converter : converters) {
+            double at = converter.watchedVolts();
+            double low = converter.isLow() ? Double.NEGATIVE_INFINITY : Math.nextUp(at);
+            double high = converter.isLow() ? Math.nextDown(at) : Double.POSITIVE_INFINITY;
+            exit = Math.min(exit, Series.firstExit(bus.busVolts(), order, step, low, high));
+        }
+        for (DcSourceAtWork source : dcSources) {
+            exit = Math.min(
+                    exit, Series.firstExit(bus.busVolts(), order, step, source.lowestVolts(), source.highestVolts()));
+        }
+        for (int i = 0; i < tanks.length; i++) {
+            exit = Math.min(exit, tanks[i].secondsToThermostat(tankWatts(i)));
+        }
+        for (MonitorAtWork monitor : monitors) {
+            exit = Math.min(exit, monitor.firstExit(bus, step, true));
         }
         return exit;
     }
 
     private double exit(ChargeRegulator regulator, int branch, double step) {
         double[] volts = bus.farVolts(branch);
-        double low = regulator.lowestVolts();
-        double high = regulator.highestVolts();
-        double recharge = regulator.rechargeVolts();
-        if (volts[0] <= recharge) {
-            high = Math.min(high, recharge);
-        } else if (!Double.isNaN(recharge)) {
-            low = Math.max(low, Math.nextUp(recharge));
-        }
-        return Math.min(
+        double[] amperes = bus.current(branch);
+        double low = Math.max(regulator.lowestVolts(), regulator.quietLowestVolts());
+        double high = Math.min(regulator.highestVolts(), regulator.quietHighestVolts());
+        double exit = Math.min(
                 Series.firstExit(volts, bus.order(), step, low, high),
-                Series.firstExit(
-                        bus.current(branch), bus.order(), step, regulator.lowestAmperes(), regulator.highestAmperes()));
+                Series.firstExit(amperes, bus.order(), step, regulator.lowestAmperes(), regulator.highestAmperes()));
+        double tail = regulator.tailAmperes();
+        if (!Double.isNaN(tail)) {
+            double[] whose = regulator.tailIsNet() ? bus.batteryCurrent() : amperes;
+            boolean below = whose[0] <= tail;
+            exit = Math.min(
+                    exit,
+                    Series.firstExit(
+                            whose,
+                            bus.order(),
+                            step,
+                            below ? Double.NEGATIVE_INFINITY : Math.nextUp(tail),
+                            below ? tail : Double.POSITIVE_INFINITY));
+        }
+        return exit;
+    }
+
+    /** Power into a tank now (W): of its elements on a held voltage as given, of a resistance on the main bus by its voltage. */
+    private double tankWatts(int tank) {
+        double watts = tankWatts[tank];
+        for (int i = 0; i < loads.length; i++) {
+            if (loads[i].tank == tank && !loads[i].isPower() && isServed(i)) {
+                watts -= bus.current(firstLoad + i)[0] * bus.farVolts(firstLoad + i)[0];
+            }
+        }
+        return watts;
+    }
+
+    /** Takes a step (s) into every part's state; energies must have been counted before. */
+    void advance(double step, double lostJoules) {
+        for (ControllerAtWork controller : controllers) {
+            controller.advance(bus, step);
+        }
+        for (int i = 0; i < tanks.length; i++) {
+            double joules = tankWatts[i] * step;
+            for (int l = 0; l < loads.length; l++) {
+                if (loads[l].tank == i && !loads[l].isPower() && isServed(l)) {
+                    joules -= bus.branchJoules(firstLoad + l, step);
+                }
+            }
+            tanks[i].advance(step, joules / step);
+        }
+        for (MonitorAtWork monitor : monitors) {
+            monitor.advance(bus, step);
+        }
+        for (LoadAtWork load : loads) {
+            load.count(step);
+        }
+        for (FuseAtWork fuse : fuses) {
+            fuse.advance(step);
+        }
+        thermal.heat(lostJoules);
+        bus.advance(step);
     }
 
     /** Voltage at a controller's own terminals now (V). */
@@ -257,41 +929,80 @@ final class Circuit {
         return bus.branchJoules(FIRST_CONTROLLER + controller, step);
     }
 
-    /** Energy a controller's arrays had at their maximum power point over a step (J). */
-    double arrayJoules(int controller, double step) {
-        return arrayWatts.get(controller).value() * step;
-    }
-
-    /** Energy all sources of given current brought over a step (J). */
+    /** Energy all sources of given current and direct-current generators brought over a step (J). */
     double sourceJoules(double step) {
         double sum = 0;
-        for (int i = 0; i < sources.size(); i++) {
-            sum += bus.branchJoules(firstSource + i, step);
+        for (int i = firstSource; i < firstLoad; i++) {
+            sum += bus.branchJoules(i, step);
         }
         return sum;
     }
 
-    /** Energy a load took over a step (J). */
+    /** Energy a load took at its terminals over a step (J). */
     double loadJoules(int load, double step) {
-        return -bus.branchJoules(firstLoad + load, step);
+        return loads[load].feed == MAIN ? -bus.branchJoules(firstLoad + load, step) : loads[load].watts() * step;
     }
 
-    /** Energy the controllers drew for themselves over a step (J). */
-    double idleJoules(double step) {
-        return dead ? 0 : idleWatts * step;
+    /** Energy lost in the cables of loads on held voltages over a step (J). */
+    double heldCableJoules(double step) {
+        double watts = 0;
+        for (int i = 0; i < loads.length; i++) {
+            if (loads[i].feed != MAIN && loadOhms[i] > 0 && isServed(i) && loads[i].watts() > 0) {
+                double volts = loads[i].feed == acFeed()
+                        ? ac.side.inverter().acVolts()
+                        : site.converters().get(loads[i].feed - 1).outputVolts();
+                double amperes = CableDrop.amperes(loads[i].watts(), volts, loadOhms[i]);
+                watts += volts * amperes - loads[i].watts();
+            }
+        }
+        return watts * step;
     }
 
-    /** Whether a load is fed now. */
-    boolean isServed(int load) {
-        return connected[load] && !dead;
+    double acLoadWatts() {
+        return ac != null && ac.side.isAlive() ? ac.conditions.watts() : 0;
+    }
+
+    /** Energy the charger of the AC side gave over a step (J). */
+    double chargerJoules(double step) {
+        return acCharger == null ? 0 : bus.branchJoules(chargerBranch, step);
+    }
+
+    double idleWatts() {
+        return dead || floating ? 0 : idleWatts;
+    }
+
+    double coilWatts() {
+        return dead || floating ? 0 : coilWatts;
+    }
+
+    double heaterWatts() {
+        return dead || floating ? 0 : thermal.heaterWatts();
+    }
+
+    double inverterDrawWatts() {
+        return ac == null || dead || floating ? 0 : ac.side.drawWatts();
+    }
+
+    double chargerVolts() {
+        return bus.farVolts(chargerBranch)[0];
+    }
+
+    double chargerAmperes() {
+        return bus.current(chargerBranch)[0];
     }
 
     boolean isDead() {
         return dead;
     }
 
+    /** Whether no battery gives the bus a voltage. */
+    boolean isFloating() {
+        return floating;
+    }
+
     void setDead(boolean nothingIsFed) {
         dead = nothingIsFed;
+        loadsChanged = true;
     }
 
     /** The loads' ids, in the site's order. */

@@ -27,6 +27,24 @@ public record Event(
         /** The battery cannot carry the loads at any voltage: every load is lost. */
         COLLAPSE,
         /** After either of these the loads are fed again. */
-        RECOVERED
+        RECOVERED,
+        /** A battery's BMS opened or closed a path. */
+        PATH,
+        /** Something that can destroy equipment: a live array without a battery. */
+        HAZARD,
+        /** A fuse or breaker in a conductor opened for good. */
+        FUSE,
+        /** A converter stopped or started. */
+        CONVERTER,
+        /** The inverter stopped, started, transferred, searched or warned. */
+        AC,
+        /** A generator changed its state. */
+        GENERATOR,
+        /** A feeder came or went. */
+        FEEDER,
+        /** The thermostat of a tank moved. */
+        TANK,
+        /** A battery monitor set itself to full. */
+        SYNCHRONISED
     }
 }

@@ -1,5 +1,6 @@
 package sparen.simulation;
 
+import java.util.Arrays;
 import java.util.Optional;
 import sparen.logic.Switch;
 import sparen.program.Output;
@@ -23,6 +24,7 @@ final class OutputAtWork {
     private final double[] recent = new double[CHATTER_SWITCHINGS];
     private final GrowingTimes changes = new GrowingTimes(EventLog.MOST_EVENTS);
     private boolean closed;
+    private boolean alive = true;
     private boolean startsClosed;
     private boolean chattered;
     private int switchings;
@@ -37,11 +39,28 @@ final class OutputAtWork {
         protection = output.protection().map(rule -> new Switch(rule.compile(site)));
         closed = wanted();
         startsClosed = closed;
-        java.util.Arrays.fill(recent, Double.NEGATIVE_INFINITY);
+        Arrays.fill(recent, Double.NEGATIVE_INFINITY);
+    }
+
+    /** Takes whether the device that decides is fed; one that was dead begins anew. */
+    void supply(boolean isFed) {
+        if (isFed && !alive) {
+            automatic.ifPresent(Switch::restart);
+            protection.ifPresent(Switch::restart);
+        }
+        alive = isFed;
+    }
+
+    /** What its coil draws now (W). */
+    double coilWatts() {
+        return alive && output.coilIsActive(closed) ? output.coilWatts().orElse(0.0) : 0;
     }
 
     /** What wish, protection and test force make of the contact. */
     private boolean wanted() {
+        if (!alive) {
+            return output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
+        }
         if (output.testForce() != TestForce.NONE) {
             return output.testForce() == TestForce.CLOSED;
         }
@@ -63,11 +82,11 @@ final class OutputAtWork {
         if (seconds < heldUntilSeconds) {
             return null;
         }
-        String reason = "";
-        if (automatic.isPresent() && automatic.get().settle(seconds, signals)) {
+        String reason = alive ? "the device that decides is fed again" : "the device that decides is dead";
+        if (alive && automatic.isPresent() && automatic.get().settle(seconds, signals)) {
             reason = reason(output.automatic(), automatic.get(), signals);
         }
-        if (protection.isPresent() && protection.get().settle(seconds, signals)) {
+        if (alive && protection.isPresent() && protection.get().settle(seconds, signals)) {
             reason = reason(output.protection(), protection.get(), signals);
         }
         if (wanted() == closed) {
@@ -110,13 +129,16 @@ final class OutputAtWork {
         if (seconds < heldUntilSeconds) {
             return heldUntilSeconds;
         }
+        if (!alive) {
+            return Double.POSITIVE_INFINITY;
+        }
         double due = automatic.isPresent() ? automatic.get().dueSeconds() : Double.POSITIVE_INFINITY;
         return protection.isPresent() ? Math.min(due, protection.get().dueSeconds()) : due;
     }
 
     /** Narrows the signals' intervals to where it holds still. */
     void narrow(double seconds, double[] signals, double[] low, double[] high) {
-        if (seconds >= heldUntilSeconds) {
+        if (alive && seconds >= heldUntilSeconds) {
             automatic.ifPresent(at -> at.narrow(signals, low, high));
             protection.ifPresent(at -> at.narrow(signals, low, high));
         }
@@ -128,6 +150,11 @@ final class OutputAtWork {
             openSeconds += stepSeconds;
             withheldSeconds += wished() ? stepSeconds : 0;
         }
+    }
+
+    /** Whether the device that decides was fed when it last looked. */
+    boolean isFed() {
+        return alive;
     }
 
     boolean isClosed() {

@@ -1,13 +1,17 @@
 package sparen.simulation;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.function.BooleanSupplier;
 import sparen.logic.Signal;
 import sparen.power.ChargeRegulator;
+import sparen.power.EngineGenerator;
+import sparen.program.SiteSignals;
 import sparen.quantity.Bounds;
 import sparen.series.Series;
-import sparen.site.ChargeController;
+import sparen.simulation.AcAtWork.Moved;
+import sparen.site.SensePoint;
 
 /** One run at work: the stepping, the search for events and what they set off. */
 final class Run {
@@ -17,20 +21,29 @@ final class Run {
     private static final double RECOVERED_CHARGE = 0.02;
 
     private static final double LEAST_DEAD_SECONDS = 60;
+    /** Without a bus only the batteries' own rebound goes on; it is followed in steps of this (s) at most. */
+    private static final double LONGEST_REST_SECONDS = 20;
 
     private final double end;
     private final Simulation.Settings settings;
     private final Circuit circuit;
     private final SunAltitude sun;
     private final OutputAtWork[] outputs;
-    private final int[] outputOfLoad;
+    private final int[] supplyOfOutput;
+    private final Targets targets;
     private final EventLog log = new EventLog();
+    private final List<Moved> moved = new ArrayList<>();
     private final LedgerMeter ledger;
+    private final WearMeter wear;
+    private final DayMeter days;
     private final TraceRecorder trace;
-    private final double[] signals = new double[Signal.COUNT];
-    private final double[] low = new double[Signal.COUNT];
-    private final double[] high = new double[Signal.COUNT];
-    private final double[][] series;
+    private final double[] signals;
+    private final double[] low;
+    private final double[] high;
+    private final double[][] series = new double[Signal.STATE_OF_CHARGE + 1][];
+    private final double[] chargeSeries = Series.zero();
+    private final SensePoint[] devicePoints;
+    private final int[] deviceBranches;
     private final boolean[] wished;
     private double now;
     private double rulesDue = Double.NEGATIVE_INFINITY;
@@ -40,31 +53,44 @@ final class Run {
     private double lowestVolts = Double.POSITIVE_INFINITY;
     private double lowestVoltsAt;
 
-    Run(Scenario scenario, Window window, Simulation.Settings settings) {
+    Run(Scenario scenario, SiteInputs inputs, Window window, Simulation.Settings settings) {
         this.settings = settings;
         end = scenario.durationSeconds();
-        circuit = new Circuit(scenario);
-        sun = new SunAltitude(scenario.weather().sunAltitudeDegrees());
+        circuit = new Circuit(scenario, inputs);
+        sun = new SunAltitude(inputs.sunAltitudeDegrees);
         outputs = scenario.plan().program().outputs().stream()
                 .map(output -> new OutputAtWork(output, circuit.site))
                 .toArray(OutputAtWork[]::new);
-        outputOfLoad = new int[circuit.connected.length];
-        Arrays.fill(outputOfLoad, -1);
-        List<String> loads = circuit.loadIds();
+        supplyOfOutput = new int[outputs.length];
         for (int i = 0; i < outputs.length; i++) {
-            for (String load : outputs[i].output().loads()) {
-                outputOfLoad[loads.indexOf(load)] = i;
-            }
+            supplyOfOutput[i] =
+                    outputs[i].output().supply().map(circuit::feedNumber).orElse(0);
         }
-        wished = new boolean[outputOfLoad.length];
+        targets = new Targets(circuit, outputs);
+        wished = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
-        trace = new TraceRecorder(window);
-        series = new double[][] {circuit.bus.batteryVolts(), circuit.bus.busVolts(), circuit.battery.charge()};
+        wear = new WearMeter(circuit.charge());
+        days = new DayMeter(circuit.clock, ledger);
+        trace = new TraceRecorder(window, circuit.controllers);
+        signals = new double[SiteSignals.count(circuit.site)];
+        low = new double[signals.length];
+        high = new double[signals.length];
+        devicePoints = circuit.site.sensePoints().stream()
+                .filter(point -> point.place().isAtDevice())
+                .toArray(SensePoint[]::new);
+        deviceBranches = Arrays.stream(devicePoints)
+                .mapToInt(point -> circuit.branchOf(point.device().orElseThrow()))
+                .toArray();
+        series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
+        series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
+        series[Signal.STATE_OF_CHARGE] = circuit.batteries.length == 1
+                ? circuit.batteries[0].branch.circuit().charge()
+                : chargeSeries;
     }
 
     RunResult toEnd(BooleanSupplier cancelled) {
         long steps = 0;
-        connectLoads();
+        connect();
         settle();
         while (now < end) {
             if (++steps % STEPS_BETWEEN_QUESTIONS == 0 && cancelled.getAsBoolean()) {
@@ -80,25 +106,50 @@ final class Run {
     private void step() {
         double stop = nextStop();
         double wanted = stop - now;
+        double length = circuit.isFloating() ? restingLength(wanted) : flowingLength(wanted);
+        double[] watts = ledger.add(now, length, wished);
+        trace.add(now, length, series, circuit.bus.order(), watts);
+        for (OutputAtWork output : outputs) {
+            output.count(length);
+        }
+        circuit.advance(length, ledger.lostInBattery());
+        wear.count(length, circuit.charge(), circuit.thermal.celsius());
+        now = length == wanted ? stop : now + length;
+    }
+
+    private double flowingLength(double wanted) {
         circuit.bus.expand(wanted, settings.voltsTolerance() / 10);
+        if (series[Signal.STATE_OF_CHARGE] == chargeSeries) {
+            circuit.chargeSeries(chargeSeries, circuit.bus.order());
+        }
         double length = circuit.trim(wanted, settings.voltsTolerance());
         double exit = Math.min(circuit.firstExit(length, mostCharge()), signalExit(length));
-        double taken = Math.min(length, exit);
-        trace.add(now, taken, series, circuit.bus.order(), ledger.add(taken, wished));
-        for (OutputAtWork output : outputs) {
-            output.count(taken);
+        return Math.min(length, exit);
+    }
+
+    private double restingLength(double wanted) {
+        circuit.bus.rest();
+        circuit.rest(circuit.bus.order());
+        circuit.chargeSeries(chargeSeries, circuit.bus.order());
+        double length = Math.min(wanted, LONGEST_REST_SECONDS);
+        double exit = length;
+        for (BatteryAtWork battery : circuit.batteries) {
+            exit = Math.min(exit, battery.branch.circuit().firstExit(circuit.bus.order(), length, mostCharge()));
+            exit = Math.min(exit, battery.firstExit(circuit.bus.order(), length));
         }
-        circuit.battery.advance(circuit.bus.order(), taken);
-        circuit.bus.advance(taken);
-        now = taken == wanted ? stop : now + taken;
+        return exit;
     }
 
     private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
         stop = Math.min(stop, circuit.nextInputChange());
         stop = Math.min(stop, rulesDue);
-        for (int i = 0; i < circuit.regulators.size(); i++) {
-            stop = Math.min(stop, circuit.regulators.get(i).dueSeconds());
+        stop = Math.min(stop, circuit.clock.nextDay());
+        for (ControllerAtWork controller : circuit.controllers) {
+            stop = Math.min(stop, controller.regulator.dueSeconds());
+        }
+        if (circuit.acCharger != null) {
+            stop = Math.min(stop, circuit.acCharger.dueSeconds());
         }
         if (circuit.isDead() && deadUntil > now) {
             stop = Math.min(stop, deadUntil);
@@ -108,15 +159,23 @@ final class Run {
     }
 
     private double mostCharge() {
-        boolean awaitsCharge = circuit.isDead() && circuit.battery.charge()[0] < RECOVERED_CHARGE;
+        boolean awaitsCharge = circuit.isDead() && circuit.charge() < RECOVERED_CHARGE;
         return awaitsCharge ? RECOVERED_CHARGE : Double.POSITIVE_INFINITY;
     }
 
     private double signalExit(double step) {
         double exit = Double.POSITIVE_INFINITY;
+        int order = circuit.bus.order();
         for (int i = 0; i < series.length; i++) {
             if (low[i] > Double.NEGATIVE_INFINITY || high[i] < Double.POSITIVE_INFINITY) {
-                exit = Math.min(exit, Series.firstExit(series[i], circuit.bus.order(), step, low[i], high[i]));
+                exit = Math.min(exit, Series.firstExit(series[i], order, step, low[i], high[i]));
+            }
+        }
+        int first = signals.length - devicePoints.length;
+        for (int i = 0; i < devicePoints.length; i++) {
+            if (hasVoltage(i)) {
+                double[] volts = circuit.bus.farVolts(deviceBranches[i]);
+                exit = Math.min(exit, Series.firstExit(volts, order, step, low[first + i], high[first + i]));
             }
         }
         return exit;
@@ -124,17 +183,21 @@ final class Run {
 
     /** Takes the inputs of this instant and lets everything that is due happen. */
     private void settle() {
-        circuit.moveInputs(now);
+        if (now >= circuit.clock.nextDay()) {
+            days.endDay(now);
+        }
+        circuit.moveInputs(now, moved);
+        ledger.gainByTemperature(circuit.takeThermal(now));
         balance();
         if (rulesHoldStill()) {
             return;
         }
         for (int round = 0; round < MOST_ROUNDS; round++) {
-            boolean moved = false;
-            for (OutputAtWork output : outputs) {
-                moved |= settle(output);
+            boolean switched = false;
+            for (int i = 0; i < outputs.length; i++) {
+                switched |= settle(i);
             }
-            if (!moved) {
+            if (!switched) {
                 watch();
                 return;
             }
@@ -151,10 +214,25 @@ final class Run {
                 return false;
             }
         }
+        return suppliesHoldStill();
+    }
+
+    private boolean suppliesHoldStill() {
+        for (int i = 0; i < outputs.length; i++) {
+            if (outputs[i].isFed() != isFed(i)) {
+                return false;
+            }
+        }
         return true;
     }
 
-    private boolean settle(OutputAtWork output) {
+    private boolean isFed(int output) {
+        return supplyOfOutput[output] == 0 ? !circuit.isFloating() : circuit.feedIsAlive(supplyOfOutput[output]);
+    }
+
+    private boolean settle(int index) {
+        OutputAtWork output = outputs[index];
+        output.supply(isFed(index));
         String reason = output.settle(now, signals);
         if (reason == null) {
             refreshWishes();
@@ -171,7 +249,7 @@ final class Run {
                     OutputAtWork.CHATTER_SWITCHINGS
                             + " switchings within a second; from here on each state is held for a second at least");
         }
-        connectLoads();
+        connect();
         balance();
         return true;
     }
@@ -184,123 +262,210 @@ final class Run {
             output.narrow(now, signals, low, high);
             rulesDue = Math.min(rulesDue, output.dueSeconds(now));
         }
+        rulesDue = Math.min(rulesDue, circuit.clock.nextHourExit(now, low[Signal.LOCAL_HOUR], high[Signal.LOCAL_HOUR]));
+        rulesDue = Math.min(rulesDue, circuit.clock.nextMonthExit(low[Signal.LOCAL_MONTH], high[Signal.LOCAL_MONTH]));
+        low[Signal.LOCAL_HOUR] = Double.NEGATIVE_INFINITY;
+        high[Signal.LOCAL_HOUR] = Double.POSITIVE_INFINITY;
     }
 
-    private void connectLoads() {
-        for (int i = 0; i < outputOfLoad.length; i++) {
-            circuit.connected[i] = outputOfLoad[i] < 0 || outputs[outputOfLoad[i]].isClosed();
-        }
+    private void connect() {
+        targets.connect(outputs);
         refreshWishes();
     }
 
     private void refreshWishes() {
         for (int i = 0; i < wished.length; i++) {
-            wished[i] = outputOfLoad[i] < 0 || outputs[outputOfLoad[i]].wished();
+            wished[i] = targets.outputOfLoad[i] < 0 || outputs[targets.outputOfLoad[i]].wished();
         }
     }
 
-    /** Solves the bus at this instant, with the controllers' stages and the loss of all loads where it comes to that. */
+    /** Solves the bus at this instant, with all that follows from it and the loss of all loads where it comes to that. */
     private void balance() {
         reviveLoads();
         for (int round = 0; round < MOST_ROUNDS; round++) {
             solveOrLoseLoads();
-            if (!changeStage()) {
+            boolean changed = changeStage();
+            changed |= circuit.settleParts(now, moved);
+            tellMoved();
+            if (!changed) {
                 readSignals();
                 return;
             }
+            reviveLoads();
         }
-        throw new IllegalStateException("charge stages do not settle at " + now + " s");
+        throw new IllegalStateException("chargers and devices do not settle at " + now + " s");
+    }
+
+    private void tellMoved() {
+        for (int i = 0; i < moved.size(); i++) {
+            Moved one = moved.get(i);
+            if (one.kind() == Event.Kind.PATH && one.reason().contains("open")) {
+                wear.countOpening();
+            }
+            report(one.kind(), one.subject(), one.reason());
+        }
+        moved.clear();
     }
 
     private void solveOrLoseLoads() {
         boolean solved = circuit.solve();
-        boolean empty = circuit.battery.charge()[0] <= 0 && circuit.bus.batteryCurrent()[0] < 0;
+        boolean empty = solved && circuit.isEmpty();
         if (solved && (!empty || circuit.isDead())) {
             return;
         }
+        if (!solved && circuit.isFloating() && circuit.isDead()) {
+            return;
+        }
         circuit.setDead(true);
-        deadUntil = now + LEAST_DEAD_SECONDS;
+        boolean floating = !solved && circuit.isFloating();
+        deadUntil = floating ? now : now + LEAST_DEAD_SECONDS;
         report(
-                solved ? Event.Kind.EMPTY : Event.Kind.COLLAPSE,
+                solved || floating ? Event.Kind.EMPTY : Event.Kind.COLLAPSE,
                 "",
-                solved
-                        ? "the battery is empty; every load is lost"
-                        : "the battery cannot carry the loads at any voltage; every load is lost");
-        if (!circuit.solve()) {
+                floating
+                        ? "no battery may give; every load on the main bus is lost"
+                        : solved
+                                ? "the battery is empty; every load is lost"
+                                : "the battery cannot carry the loads at any voltage; every load is lost");
+        if (!circuit.solve() && !circuit.isFloating()) {
             throw new IllegalStateException("no balance even without loads at " + now + " s");
         }
     }
 
     private void reviveLoads() {
-        if (circuit.isDead() && now >= deadUntil && circuit.battery.charge()[0] >= RECOVERED_CHARGE) {
+        if (circuit.isDead() && now >= deadUntil && circuit.canDischarge() && circuit.charge() >= RECOVERED_CHARGE) {
             circuit.setDead(false);
             report(
                     Event.Kind.RECOVERED,
                     "",
-                    "the battery is at 2 % again; loads are fed where their contacts are closed");
+                    "the battery can give again; loads are fed where their contacts are closed");
         }
     }
 
     private boolean changeStage() {
-        for (int i = 0; i < circuit.regulators.size(); i++) {
-            ChargeRegulator regulator = circuit.regulators.get(i);
-            if (regulator.settleStage(now, circuit.controllerVolts(i))) {
-                ChargeController controller = circuit.site.controllers().get(i);
-                report(Event.Kind.STAGE, controller.id(), stageReason(regulator));
+        if (circuit.isFloating()) {
+            return false;
+        }
+        double net = circuit.bus.batteryCurrent()[0];
+        for (int i = 0; i < circuit.controllers.length; i++) {
+            ControllerAtWork controller = circuit.controllers[i];
+            double amperes = circuit.bus.current(controller.branch)[0];
+            if (changeStage(
+                    controller.regulator, controller.controller.id(), circuit.controllerVolts(i), amperes, net)) {
                 return true;
             }
         }
-        return false;
+        ChargeRegulator charger = circuit.acCharger;
+        return charger != null
+                && changeStage(
+                        charger,
+                        circuit.ac.side.inverter().id(),
+                        circuit.chargerVolts(),
+                        circuit.chargerAmperes(),
+                        net);
+    }
+
+    private boolean changeStage(ChargeRegulator regulator, String id, double volts, double amperes, double net) {
+        if (regulator.holdsStill(now, volts, amperes, net) || !regulator.settleStage(now, volts, amperes, net)) {
+            return false;
+        }
+        report(Event.Kind.STAGE, id, stageReason(regulator));
+        return true;
     }
 
     private static String stageReason(ChargeRegulator regulator) {
-        String set = Bounds.number(regulator.regulationVolts()) + " V";
+        String set = Bounds.number(Math.round(regulator.regulationVolts() * 1000) / 1000.0) + " V";
+        if (regulator.isStopped()) {
+            return "stopped: over-voltage, temperature, silence or its enable";
+        }
         return switch (regulator.stage()) {
             case BULK -> "new cycle: recharge level reached for its delay; bulk on the way to " + set;
             case ABSORPTION -> "absorption voltage " + set + " reached at its terminals";
-            case FLOAT -> "absorption time is up; float at " + set;
+            case FLOAT -> regulator.leftBy() + "; float at " + set;
+            case EQUALIZATION -> "equalization is due; on the way to " + set;
+            case OFF -> "charging stops until the level to begin again";
         };
     }
 
+    private boolean hasVoltage(int devicePoint) {
+        SensePoint point = devicePoints[devicePoint];
+        if (deviceBranches[devicePoint] < 0 || circuit.isFloating()) {
+            return false;
+        }
+        if (point.place() != SensePoint.Place.BEHIND_CONTACT) {
+            return true;
+        }
+        int load = circuit.loadIds().indexOf(point.device().orElseThrow());
+        return load < 0 || circuit.connected[load];
+    }
+
     private void readSignals() {
-        signals[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts()[0];
-        signals[Signal.BUS_VOLTS] = circuit.bus.busVolts()[0];
-        signals[Signal.STATE_OF_CHARGE] = circuit.battery.charge()[0];
+        double volts = circuit.batteryVolts();
+        double charge = circuit.charge();
+        signals[Signal.BATTERY_VOLTS] = volts;
+        signals[Signal.BUS_VOLTS] = circuit.busVolts();
+        signals[Signal.STATE_OF_CHARGE] = charge;
         signals[Signal.SUN_ALTITUDE_DEGREES] = sun.at(now);
-        if (signals[Signal.STATE_OF_CHARGE] < lowestCharge) {
-            lowestCharge = signals[Signal.STATE_OF_CHARGE];
+        circuit.clock.moveTo(now);
+        signals[Signal.LOCAL_HOUR] = circuit.clock.hour(now);
+        signals[Signal.LOCAL_MONTH] = circuit.clock.month();
+        signals[Signal.BATTERY_CELSIUS] = circuit.thermal.celsius();
+        signals[Signal.AIR_CELSIUS] = circuit.thermal.airCelsius(now);
+        for (int i = 0; i < circuit.monitors.length; i++) {
+            signals[Signal.FIRST_OF_SITE + i] = circuit.monitors[i].counter.reported();
+        }
+        int first = signals.length - devicePoints.length;
+        for (int i = 0; i < devicePoints.length; i++) {
+            signals[first + i] = hasVoltage(i) ? circuit.bus.farVolts(deviceBranches[i])[0] : 0;
+        }
+        if (charge < lowestCharge) {
+            lowestCharge = charge;
             lowestChargeAt = now;
         }
-        if (signals[Signal.BATTERY_VOLTS] < lowestVolts) {
-            lowestVolts = signals[Signal.BATTERY_VOLTS];
+        if (volts < lowestVolts) {
+            lowestVolts = volts;
             lowestVoltsAt = now;
         }
+        days.look(charge, volts);
     }
 
     private void report(Event.Kind kind, String subject, String reason) {
-        log.add(new Event(
-                now,
-                kind,
-                subject,
-                reason,
-                signals[Signal.BATTERY_VOLTS],
-                circuit.battery.charge()[0]));
+        log.add(new Event(now, kind, subject, reason, signals[Signal.BATTERY_VOLTS], circuit.charge()));
     }
 
     private RunResult result(long steps) {
         boolean chattered = Arrays.stream(outputs).anyMatch(OutputAtWork::hasChattered);
+        days.endRun(now);
+        double reported = circuit.monitors.length == 0 ? Double.NaN : circuit.monitors[0].counter.reported();
+        List<GeneratorFigures> generators = circuit.ac == null
+                ? List.of()
+                : circuit.ac.generators.stream().map(Run::figures).toList();
         return new RunResult(
                 chattered ? RunResult.Status.CHATTERING : RunResult.Status.FINISHED,
                 log.events(),
                 log.leftOut(),
-                ledger.ledger(),
+                days.whole(),
+                days.days(),
                 Arrays.stream(outputs).map(OutputAtWork::figures).toList(),
+                Arrays.stream(circuit.loads).map(LoadAtWork::figures).toList(),
+                wear.figures(reported),
+                generators,
                 new RunResult.Lowest(lowestCharge, lowestChargeAt),
                 new RunResult.Lowest(lowestVolts, lowestVoltsAt),
-                circuit.battery.charge()[0],
-                circuit.bus.batteryVolts()[0],
-                circuit.bus.batteryCurrent()[0],
+                circuit.charge(),
+                circuit.batteryVolts(),
+                circuit.isFloating() ? 0 : circuit.bus.batteryCurrent()[0],
                 steps,
                 trace.finish());
+    }
+
+    private static GeneratorFigures figures(EngineGenerator generator) {
+        return new GeneratorFigures(
+                generator.generator().id(),
+                generator.runSeconds(),
+                generator.starts(),
+                generator.failedStarts(),
+                generator.lowLoadSeconds(),
+                generator.litres());
     }
 }

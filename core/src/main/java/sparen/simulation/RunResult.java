@@ -9,7 +9,11 @@ import java.util.List;
  * @param events oldest first
  * @param eventsLeftOut how many more there were than the log takes
  * @param ledger over the whole run
+ * @param days one a local day, oldest first
  * @param outputs one an output, in the program's order
+ * @param loads one a load, in the site's order
+ * @param battery what the batteries went through
+ * @param generators one a generator, in the site's order
  * @param lowestStateOfCharge and when it was (fraction, s)
  * @param lowestBatteryVolts and when it was (V, s)
  * @param endStateOfCharge at the end (fraction)
@@ -23,7 +27,11 @@ public record RunResult(
         List<Event> events,
         int eventsLeftOut,
         Ledger ledger,
+        List<DayFigures> days,
         List<OutputFigures> outputs,
+        List<LoadFigures> loads,
+        BatteryFigures battery,
+        List<GeneratorFigures> generators,
         Lowest lowestStateOfCharge,
         Lowest lowestBatteryVolts,
         double endStateOfCharge,
@@ -33,7 +41,10 @@ public record RunResult(
         Trace trace) {
     public RunResult {
         events = List.copyOf(events);
+        days = List.copyOf(days);
         outputs = List.copyOf(outputs);
+        loads = List.copyOf(loads);
+        generators = List.copyOf(generators);
     }
 
     /** How a run ended. */

@@ -1,13 +1,15 @@
 package sparen.simulation;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.Consumption;
-import sparen.site.Load;
+import sparen.site.DcSource;
 import sparen.sun.Weather;
 
 /**
@@ -17,27 +19,43 @@ import sparen.sun.Weather;
  * @param start the first instant
  * @param durationSeconds for how long (s), 1 to 36,000,000
  * @param weather minutes from start on, enough for the duration
- * @param profiles consumption profiles by id, at least those the plan's loads name
+ * @param profiles profiles by id, at least those that loads and sources name
+ * @param seed of people about the house, outages and failed starts
+ * @param talkLosses times in which the batteries' data line is silent
  */
 public record Scenario(
-        Plan plan, Instant start, double durationSeconds, Weather weather, Map<String, Profile> profiles) {
+        Plan plan,
+        Instant start,
+        double durationSeconds,
+        Weather weather,
+        Map<String, Profile> profiles,
+        long seed,
+        List<TalkLoss> talkLosses) {
     public Scenario {
         Bounds.present("plan", plan);
         Bounds.present("start", start);
         Bounds.present("weather", weather);
         profiles = Map.copyOf(profiles);
+        talkLosses = Bounds.orNone(talkLosses);
         Bounds.within("durationSeconds", durationSeconds, "s", 1, 3.6e7);
         if (weather.minutes() * 60.0 < durationSeconds) {
             throw new InvalidQuantity(
                     "weather", weather.minutes() + " min of it for " + Bounds.number(durationSeconds) + " s");
         }
-        for (Load load : plan.site().loads()) {
-            if (load.consumption() instanceof Consumption.ImportedProfile imported
-                    && !profiles.containsKey(imported.profile())) {
-                throw new InvalidQuantity(
-                        "loads." + load.id() + ".consumption.profile",
-                        "the profile \"" + imported.profile() + "\" is not at hand");
+        Stream<String> loads = plan.site().loads().stream()
+                .map(load -> load.consumption())
+                .filter(Consumption.ImportedProfile.class::isInstance)
+                .map(consumption -> ((Consumption.ImportedProfile) consumption).profile());
+        Stream<String> sources = plan.site().dcSources().stream().map(DcSource::profile);
+        for (String profile : Stream.concat(loads, sources).toList()) {
+            if (!profiles.containsKey(profile)) {
+                throw new InvalidQuantity("profile", "the profile \"" + profile + "\" is not at hand");
             }
         }
+    }
+
+    /** A run in which nobody is silent, with the first seed. */
+    public Scenario(Plan plan, Instant start, double durationSeconds, Weather weather, Map<String, Profile> profiles) {
+        this(plan, start, durationSeconds, weather, profiles, 1, List.of());
     }
 }

@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import java.util.function.BooleanSupplier;
+import sparen.program.Plan;
 
 /** Runs scenarios. Runs share nothing, so any number may go on at once. */
 public final class Simulation {
@@ -23,7 +24,50 @@ public final class Simulation {
      * @throws RunCancelled when it says so
      */
     public static RunResult run(Scenario scenario, Window window, Settings settings, BooleanSupplier cancelled) {
-        return new Run(scenario, window, settings).toEnd(cancelled);
+        return prepare(scenario).run(window, settings, cancelled);
+    }
+
+    /** Works out what weather and seeds bring, once for any number of runs of the same scenario. */
+    public static Prepared prepare(Scenario scenario) {
+        return new Prepared(scenario, new SiteInputs(scenario));
+    }
+
+    /** A scenario with its inputs worked out. Any number of threads may run it. */
+    public static final class Prepared {
+        private final Scenario scenario;
+        private final SiteInputs inputs;
+
+        private Prepared(Scenario scenario, SiteInputs inputs) {
+            this.scenario = scenario;
+            this.inputs = inputs;
+        }
+
+        /**
+         * Runs it.
+         *
+         * @param cancelled asked every few thousand steps
+         * @throws RunCancelled when it says so
+         */
+        public RunResult run(Window window, Settings settings, BooleanSupplier cancelled) {
+            return new Run(scenario, inputs, window, settings).toEnd(cancelled);
+        }
+
+        /** The same site and weather with another program: only what is programmed may differ. */
+        public Prepared with(Plan plan) {
+            if (!plan.site().equals(scenario.plan().site())) {
+                throw new IllegalArgumentException("plan: its site is another one; prepare it anew");
+            }
+            return new Prepared(
+                    new Scenario(
+                            plan,
+                            scenario.start(),
+                            scenario.durationSeconds(),
+                            scenario.weather(),
+                            scenario.profiles(),
+                            scenario.seed(),
+                            scenario.talkLosses()),
+                    inputs);
+        }
     }
 
     /**

@@ -8,6 +8,7 @@ final class StepInput {
     private final double[] starts;
     private final double[] values;
     private final double period;
+    private final double shift;
     private int index;
     private double cycleStart;
 
@@ -15,22 +16,23 @@ final class StepInput {
         this.starts = starts;
         this.values = values;
         this.period = period;
+        this.shift = shift;
         cycleStart = -shift;
         index = Math.max(0, insertion(shift));
     }
 
-    /** One value a minute from the start of the run on. */
-    static StepInput ofMinutes(double[] values) {
-        int kept = 0;
-        double[] starts = new double[values.length];
-        double[] changed = new double[values.length];
-        for (int i = 0; i < values.length; i++) {
-            if (kept == 0 || values[i] != changed[kept - 1]) {
-                starts[kept] = 60.0 * i;
-                changed[kept++] = values[i];
-            }
-        }
-        return new StepInput(Arrays.copyOf(starts, kept), Arrays.copyOf(changed, kept), Double.POSITIVE_INFINITY, 0);
+    private StepInput(StepInput other) {
+        this(other.starts, other.values, other.period, other.shift);
+    }
+
+    /** Steps of a whole run, the first of them before its start or at it (s). */
+    static StepInput ofSteps(double[] starts, double[] values) {
+        return new StepInput(starts, values, Double.POSITIVE_INFINITY, 0);
+    }
+
+    /** The same steps from the start on, for another run. */
+    StepInput fresh() {
+        return new StepInput(this);
     }
 
     /** A profile, over and over; the run begins this far into it (s). */

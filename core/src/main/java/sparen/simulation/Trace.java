@@ -13,9 +13,11 @@ package sparen.simulation;
  * @param lowStateOfCharge least state of charge (fraction)
  * @param highStateOfCharge most (fraction)
  * @param usedWatts taken by loads, mean (W)
+ * @param divertedWatts taken by loads that take surplus only, mean (W)
  * @param toBatteryWatts into the battery terminals while charging, mean (W)
  * @param fromBatteryWatts out of the battery terminals while discharging, mean (W)
  * @param thrownAwayWatts curtailed and clipped, mean (W)
+ * @param acSourceWatts taken from generator or feeder, mean (W)
  * @param unservedWatts wanted and not served, mean (W)
  */
 public record Trace(
@@ -28,7 +30,9 @@ public record Trace(
         double[] lowStateOfCharge,
         double[] highStateOfCharge,
         double[] usedWatts,
+        double[] divertedWatts,
         double[] toBatteryWatts,
         double[] fromBatteryWatts,
         double[] thrownAwayWatts,
+        double[] acSourceWatts,
         double[] unservedWatts) {}

@@ -5,15 +5,30 @@ import sparen.series.Series;
 
 /** Gathers a {@link Trace} while a run goes on. */
 final class TraceRecorder {
+    /** Places of the mean powers of a step. */
+    static final int USED = 0;
+
+    static final int DIVERTED = 1;
+    static final int TO_BATTERY = 2;
+    static final int FROM_BATTERY = 3;
+    /** Taken from the arrays; what they had beyond it was thrown away. */
+    static final int TAKEN = 4;
+
+    static final int AC_SOURCE = 5;
+    static final int UNSERVED = 6;
+    static final int POWERS = 7;
+
     private final double from;
     private final double width;
     private final int buckets;
     private final double[][] low = new double[3][];
     private final double[][] high = new double[3][];
-    private final double[][] joules = new double[5][];
+    private final double[][] joules = new double[POWERS][];
     private final double[] covered;
+    private final ControllerAtWork[] controllers;
 
-    TraceRecorder(Window window) {
+    TraceRecorder(Window window, ControllerAtWork[] controllers) {
+        this.controllers = controllers;
         from = window.fromSeconds();
         buckets = window.buckets();
         width = (window.toSeconds() - from) / buckets;
@@ -58,6 +73,10 @@ final class TraceRecorder {
             for (int i = 0; i < joules.length; i++) {
                 joules[i][b] += watts[i] * (z - a);
             }
+            // What the arrays had is known by the minute, however long the step.
+            for (ControllerAtWork controller : controllers) {
+                joules[TAKEN][b] -= controller.input.joules(a, z);
+            }
         }
     }
 
@@ -78,9 +97,26 @@ final class TraceRecorder {
                 }
             }
         }
+        double[] thrownAway = joules[TAKEN];
+        for (int b = 0; b < buckets; b++) {
+            thrownAway[b] = Math.max(0, -thrownAway[b]);
+        }
         return new Trace(
-                from, width, low[0], high[0], low[1], high[1], low[2], high[2], joules[0], joules[1], joules[2],
-                joules[3], joules[4]);
+                from,
+                width,
+                low[0],
+                high[0],
+                low[1],
+                high[1],
+                low[2],
+                high[2],
+                joules[USED],
+                joules[DIVERTED],
+                joules[TO_BATTERY],
+                joules[FROM_BATTERY],
+                thrownAway,
+                joules[AC_SOURCE],
+                joules[UNSERVED]);
     }
 
     private double[] filled(double value) {

@@ -1,5 +1,6 @@
 package sparen.site;
 
+import java.util.List;
 import java.util.Optional;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
@@ -16,6 +17,9 @@ import sparen.quantity.InvalidQuantity;
  * @param highestVolts the maker's highest charging voltage, whole bank (V), above lowestVolts
  * @param startStateOfCharge where a simulation starts (fraction), 0 to 1
  * @param table required for {@link Chemistry#USER_TABLE}, absent otherwise
+ * @param batteries side by side, 0 to 32; none stands for one without a BMS
+ * @param ageing of the whole bank
+ * @param enclosure what stands around it
  */
 public record BatteryBank(
         String name,
@@ -26,11 +30,19 @@ public record BatteryBank(
         double lowestVolts,
         double highestVolts,
         double startStateOfCharge,
-        Optional<BatteryTable> table) {
+        Optional<BatteryTable> table,
+        List<ParallelBattery> batteries,
+        Optional<Ageing> ageing,
+        Optional<Enclosure> enclosure) {
+    private static final double SHARES_SUM = 1e-6;
+
     public BatteryBank {
         Bounds.name("name", name);
         Bounds.present("chemistry", chemistry);
         table = Bounds.orEmpty(table);
+        batteries = Bounds.orNone(batteries);
+        ageing = Bounds.orEmpty(ageing);
+        enclosure = Bounds.orEmpty(enclosure);
         Bounds.within("cellsInSeries", cellsInSeries, "cells", 1, 500);
         Bounds.above("capacityAmpereHours", capacityAmpereHours, "Ah", 0, 100_000);
         Bounds.within("capacityHours", capacityHours, "h", 1, 120);
@@ -41,5 +53,39 @@ public record BatteryBank(
             throw new InvalidQuantity(
                     "table", "belongs to chemistry USER_TABLE and to no other; chemistry is " + chemistry);
         }
+        Bounds.within("batteries", batteries.size(), "batteries", 0, 32);
+        Bounds.unique("batteries", batteries.stream().map(ParallelBattery::id).toList());
+        double shares =
+                batteries.stream().mapToDouble(ParallelBattery::capacityShare).sum();
+        if (!batteries.isEmpty() && Math.abs(shares - 1) > SHARES_SUM) {
+            throw new InvalidQuantity(
+                    "batteries.capacityShare", "the shares sum to " + Bounds.number(shares) + ", not to 1");
+        }
+    }
+
+    /** A bank of one battery without a BMS, as new, in a cabinet about which nothing is known. */
+    public BatteryBank(
+            String name,
+            Chemistry chemistry,
+            int cellsInSeries,
+            double capacityAmpereHours,
+            double capacityHours,
+            double lowestVolts,
+            double highestVolts,
+            double startStateOfCharge,
+            Optional<BatteryTable> table) {
+        this(
+                name,
+                chemistry,
+                cellsInSeries,
+                capacityAmpereHours,
+                capacityHours,
+                lowestVolts,
+                highestVolts,
+                startStateOfCharge,
+                table,
+                List.of(),
+                Optional.empty(),
+                Optional.empty());
     }
 }

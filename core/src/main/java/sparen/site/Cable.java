@@ -2,6 +2,7 @@ package sparen.site;
 
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.TreeMap;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
@@ -14,11 +15,15 @@ import sparen.quantity.InvalidQuantity;
  * @param measuredLoopOhms resistance out and back (Ω), 0 to 10; wins over the conductor where both are given
  * @param crossSectionSquareMillimetres of copper (mm²), one of the standard sizes 1.5 to 120
  * @param oneWayMetres length one way (m), 0 to 2000
+ * @param ampacityAmperes what it may carry where it lies (A), above 0 to 2000
+ * @param fuse that guards it
  */
 public record Cable(
         Optional<Double> measuredLoopOhms,
         Optional<Double> crossSectionSquareMillimetres,
-        Optional<Double> oneWayMetres) {
+        Optional<Double> oneWayMetres,
+        Optional<Double> ampacityAmperes,
+        Optional<Fuse> fuse) {
     private static final Map<Double, Double> OHMS_PER_KILOMETRE_AT_20 = new TreeMap<>(Map.ofEntries(
             Map.entry(1.5, 12.1),
             Map.entry(2.5, 7.41),
@@ -38,6 +43,9 @@ public record Cable(
         measuredLoopOhms = Bounds.orEmpty(measuredLoopOhms);
         crossSectionSquareMillimetres = Bounds.orEmpty(crossSectionSquareMillimetres);
         oneWayMetres = Bounds.orEmpty(oneWayMetres);
+        ampacityAmperes = Bounds.orEmpty(ampacityAmperes);
+        ampacityAmperes.ifPresent(amperes -> Bounds.above("ampacityAmperes", amperes, "A", 0, 2000));
+        fuse = Bounds.orEmpty(fuse);
         measuredLoopOhms.ifPresent(ohms -> Bounds.within("measuredLoopOhms", ohms, "Ω", 0, 10));
         oneWayMetres.ifPresent(metres -> Bounds.within("oneWayMetres", metres, "m", 0, 2000));
         crossSectionSquareMillimetres.ifPresent(area -> {
@@ -56,6 +64,14 @@ public record Cable(
         }
     }
 
+    /** A cable by what was measured or by its conductor, without fuse. */
+    public Cable(
+            Optional<Double> measuredLoopOhms,
+            Optional<Double> crossSectionSquareMillimetres,
+            Optional<Double> oneWayMetres) {
+        this(measuredLoopOhms, crossSectionSquareMillimetres, oneWayMetres, Optional.empty(), Optional.empty());
+    }
+
     /** A cable by its measured resistance out and back (Ω). */
     public static Cable measured(double loopOhms) {
         return new Cable(Optional.of(loopOhms), Optional.empty(), Optional.empty());
@@ -64,6 +80,14 @@ public record Cable(
     /** A copper cable by cross-section (mm²) and one-way length (m). */
     public static Cable copper(double crossSectionSquareMillimetres, double oneWayMetres) {
         return new Cable(Optional.empty(), Optional.of(crossSectionSquareMillimetres), Optional.of(oneWayMetres));
+    }
+
+    /** The least of what its fuse is rated for and what it may carry (A); empty where neither is told. */
+    public OptionalDouble mostAmperes() {
+        double most = Math.min(
+                ampacityAmperes.orElse(Double.POSITIVE_INFINITY),
+                fuse.map(Fuse::ratedAmperes).orElse(Double.POSITIVE_INFINITY));
+        return most == Double.POSITIVE_INFINITY ? OptionalDouble.empty() : OptionalDouble.of(most);
     }
 
     /** Resistance out and back (Ω) at a conductor temperature (°C); a measured one is taken as it was measured. */

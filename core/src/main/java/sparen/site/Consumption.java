@@ -1,8 +1,9 @@
 package sparen.site;
 
+import java.util.List;
 import sparen.quantity.Bounds;
 
-/** How a load draws on the bus while its contact is closed. */
+/** How a load draws on its bus while its contact is closed. */
 public sealed interface Consumption {
 
     /**
@@ -17,6 +18,17 @@ public sealed interface Consumption {
     }
 
     /**
+     * The same current at any voltage, as a lamp behind a linear regulator.
+     *
+     * @param amperes (A), 0 to 2000
+     */
+    record ConstantCurrent(double amperes) implements Consumption {
+        public ConstantCurrent {
+            Bounds.within("amperes", amperes, "A", 0, 2000);
+        }
+    }
+
+    /**
      * A resistance, as a heater or lamp: the current falls as the voltage sags.
      *
      * @param ohms (Ω), 0.001 to 1e6
@@ -24,6 +36,66 @@ public sealed interface Consumption {
     record Resistance(double ohms) implements Consumption {
         public Resistance {
             Bounds.within("ohms", ohms, "Ω", 0.001, 1e6);
+        }
+    }
+
+    /**
+     * A thermostatic machine such as a compressor: runs and rests by turns, longer runs when it is warm around it.
+     *
+     * @param watts while it runs (W), 0 to 100,000
+     * @param runSeconds length of a run at 20 °C (s), 1 to 86,400
+     * @param restSeconds length of a rest at 20 °C (s), 1 to 86,400
+     * @param runSharePerKelvin by how much the share of time it runs grows for each kelvin of the air above 20 °C (1/K), 0 to 0.2
+     */
+    record Cycling(double watts, double runSeconds, double restSeconds, double runSharePerKelvin)
+            implements Consumption {
+        public Cycling {
+            Bounds.within("watts", watts, "W", 0, 100_000);
+            Bounds.within("runSeconds", runSeconds, "s", 1, 86_400);
+            Bounds.within("restSeconds", restSeconds, "s", 1, 86_400);
+            Bounds.within("runSharePerKelvin", runSharePerKelvin, "1/K", 0, 0.2);
+        }
+    }
+
+    /**
+     * Power by the clock, weekday and season; nothing outside all entries, the sum where entries overlap.
+     *
+     * @param entries 1 to 50
+     */
+    record Scheduled(List<Entry> entries) implements Consumption {
+        public Scheduled {
+            entries = List.copyOf(Bounds.present("entries", entries));
+            Bounds.within("entries", entries.size(), "entries", 1, 50);
+        }
+    }
+
+    /**
+     * One entry of a schedule.
+     *
+     * @param watts (W), 0 to 100,000
+     * @param when on which days and hours
+     */
+    record Entry(double watts, DailySpan when) {
+        public Entry {
+            Bounds.within("watts", watts, "W", 0, 100_000);
+            Bounds.present("when", when);
+        }
+    }
+
+    /**
+     * People about the house: uses that come at random within some hours of the day. The same seed gives the same uses.
+     *
+     * @param watts while in use (W), 0 to 100,000
+     * @param usesPerDay mean number (1/d), above 0 to 500
+     * @param meanSeconds mean length of a use (s), 1 to 86,400
+     * @param when on which days and hours a use may begin
+     */
+    record Occupancy(double watts, double usesPerDay, double meanSeconds, DailySpan when) implements Consumption {
+        public Occupancy {
+            Bounds.within("watts", watts, "W", 0, 100_000);
+            Bounds.above("usesPerDay", usesPerDay, "1/d", 0, 500);
+            Bounds.within("meanSeconds", meanSeconds, "s", 1, 86_400);
+            Bounds.present("when", when);
         }
     }
 

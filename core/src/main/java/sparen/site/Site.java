@@ -1,8 +1,13 @@
 package sparen.site;
 
+import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
+import java.util.Optional;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
 
 /**
  * A standalone site: one battery bank, one main bus and what hangs on it.
@@ -17,6 +22,13 @@ import sparen.quantity.Bounds;
  * @param sources sources of given current, 0 to 50
  * @param loads 0 to 200
  * @param sensePoints at least one; rules name them
+ * @param monitors 0 to 8
+ * @param converters 0 to 20
+ * @param inverter with its AC side
+ * @param acSources what can come to its transfer switch, the first that is there is taken, 0 to 4
+ * @param acArrays arrays on the AC side, 0 to 20
+ * @param dcSources generators of direct current, 0 to 20
+ * @param tanks hot-water tanks, 0 to 20
  */
 public record Site(
         String name,
@@ -28,7 +40,14 @@ public record Site(
         List<ChargeController> controllers,
         List<CurrentSource> sources,
         List<Load> loads,
-        List<SensePoint> sensePoints) {
+        List<SensePoint> sensePoints,
+        List<BatteryMonitor> monitors,
+        List<Converter> converters,
+        Optional<Inverter> inverter,
+        List<AcSource> acSources,
+        List<AcCoupledArray> acArrays,
+        List<DcSource> dcSources,
+        List<WaterTank> tanks) {
     public Site {
         Bounds.name("name", name);
         Bounds.present("location", location);
@@ -40,17 +59,124 @@ public record Site(
         sources = bounded("sources", sources, 0, 50);
         loads = bounded("loads", loads, 0, 200);
         sensePoints = bounded("sensePoints", sensePoints, 1, 100);
+        monitors = bounded("monitors", Bounds.orNone(monitors), 0, 8);
+        converters = bounded("converters", Bounds.orNone(converters), 0, 20);
+        inverter = Bounds.orEmpty(inverter);
+        acSources = bounded("acSources", Bounds.orNone(acSources), 0, 4);
+        acArrays = bounded("acArrays", Bounds.orNone(acArrays), 0, 20);
+        dcSources = bounded("dcSources", Bounds.orNone(dcSources), 0, 20);
+        tanks = bounded("tanks", Bounds.orNone(tanks), 0, 20);
         Bounds.unique("arrays", ids(arrays, SolarArray::id));
-        Bounds.unique("controllers", ids(controllers, ChargeController::id));
-        Bounds.unique("sources", ids(sources, CurrentSource::id));
-        Bounds.unique("loads", ids(loads, Load::id));
         Bounds.unique("sensePoints", ids(sensePoints, SensePoint::id));
-        List<String> wired =
-                controllers.stream().flatMap(c -> c.arrays().stream()).toList();
+        Bounds.unique("monitors", ids(monitors, BatteryMonitor::id));
+        Bounds.unique("tanks", ids(tanks, WaterTank::id));
+        unique("controllers", ids(controllers, ChargeController::id), List.of());
+        unique("sources", ids(sources, CurrentSource::id), ids(controllers, ChargeController::id));
+        List<String> devices = new ArrayList<>(ids(controllers, ChargeController::id));
+        devices.addAll(ids(sources, CurrentSource::id));
+        unique("loads", ids(loads, Load::id), devices);
+        devices.addAll(ids(loads, Load::id));
+        unique("converters", ids(converters, Converter::id), devices);
+        devices.addAll(ids(converters, Converter::id));
+        unique("inverter", inverter.map(one -> List.of(one.id())).orElse(List.of()), devices);
+        inverter.ifPresent(one -> devices.add(one.id()));
+        unique("acSources", ids(acSources, AcSource::id), devices);
+        devices.addAll(ids(acSources, AcSource::id));
+        unique("dcSources", ids(dcSources, DcSource::id), devices);
+        List<String> wired = Stream.concat(
+                        controllers.stream().flatMap(c -> c.arrays().stream()),
+                        acArrays.stream().map(AcCoupledArray::array))
+                .toList();
         Bounds.unique("controllers.arrays", wired);
         for (String array : wired) {
             Bounds.known("controllers.arrays", array, ids(arrays, SolarArray::id));
         }
+        checkReferences(devices, loads, sensePoints, monitors, converters, inverter, acSources, acArrays, tanks);
+        for (ChargeController controller : controllers) {
+            for (SolarArray array : arrays) {
+                if (controller.isPulseWidth()
+                        && controller.arrays().contains(array.id())
+                        && array.string().isEmpty()) {
+                    throw new InvalidQuantity(
+                            "arrays.string",
+                            "\"" + array.id() + "\" is on the PWM controller \"" + controller.id()
+                                    + "\", which needs the string's voltages (V)");
+                }
+            }
+        }
+    }
+
+    /** A site of one direct-current bus with arrays, current sources and loads. */
+    public Site(
+            String name,
+            Location location,
+            double nominalVolts,
+            BatteryBank battery,
+            Cable mainCable,
+            List<SolarArray> arrays,
+            List<ChargeController> controllers,
+            List<CurrentSource> sources,
+            List<Load> loads,
+            List<SensePoint> sensePoints) {
+        this(
+                name,
+                location,
+                nominalVolts,
+                battery,
+                mainCable,
+                arrays,
+                controllers,
+                sources,
+                loads,
+                sensePoints,
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    private static void checkReferences(
+            Collection<String> devices,
+            List<Load> loads,
+            List<SensePoint> sensePoints,
+            List<BatteryMonitor> monitors,
+            List<Converter> converters,
+            Optional<Inverter> inverter,
+            List<AcSource> acSources,
+            List<AcCoupledArray> acArrays,
+            List<WaterTank> tanks) {
+        List<String> feeds = new ArrayList<>(ids(converters, Converter::id));
+        inverter.ifPresent(one -> feeds.add(one.id()));
+        for (Load load : loads) {
+            load.feed().ifPresent(feed -> Bounds.known("loads.feed", feed, feeds));
+            load.tank().ifPresent(tank -> Bounds.known("loads.tank", tank, ids(tanks, WaterTank::id)));
+            if (load.feed().isPresent() && !hasPowerOfItsOwn(load.consumption())) {
+                throw new InvalidQuantity(
+                        "loads.consumption",
+                        "\"" + load.id() + "\" hangs on \"" + load.feed().get()
+                                + "\", whose voltage is held: give its power (W), not current or resistance");
+            }
+        }
+        for (SensePoint point : sensePoints) {
+            point.device().ifPresent(device -> Bounds.known("sensePoints.device", device, devices));
+        }
+        for (BatteryMonitor monitor : monitors) {
+            monitor.unseen().forEach(device -> Bounds.known("monitors.unseen", device, devices));
+        }
+        for (AcCoupledArray array : acArrays) {
+            Bounds.known("acArrays.inverter", array.inverter(), feeds);
+        }
+        if (!acSources.isEmpty() && inverter.flatMap(Inverter::transfer).isEmpty()) {
+            throw new InvalidQuantity("acSources", "need an inverter with a transfer switch to come to");
+        }
+    }
+
+    private static boolean hasPowerOfItsOwn(Consumption consumption) {
+        return !(consumption instanceof Consumption.Resistance)
+                && !(consumption instanceof Consumption.ConstantCurrent);
     }
 
     /**
@@ -74,6 +200,40 @@ public record Site(
                 .filter(point -> point.id().equals(id))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /**
+     * The battery monitor with this id.
+     *
+     * @throws sparen.quantity.InvalidQuantity when there is none
+     */
+    public BatteryMonitor monitor(String id) {
+        Bounds.known("monitor", id, ids(monitors, BatteryMonitor::id));
+        return monitors.stream()
+                .filter(monitor -> monitor.id().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** Ids of all that charges by setpoints of the program: the controllers, and the inverter where it has a charger. */
+    public List<String> chargers() {
+        List<String> ids = new ArrayList<>(ids(controllers, ChargeController::id));
+        inverter.filter(one -> one.charger().isPresent()).ifPresent(one -> ids.add(one.id()));
+        return ids;
+    }
+
+    /** Ids of all that an output can act on: loads, controllers, converters, the inverter, generators. */
+    public List<String> switchable() {
+        List<String> ids = new ArrayList<>(ids(loads, Load::id));
+        ids.addAll(ids(controllers, ChargeController::id));
+        ids.addAll(ids(converters, Converter::id));
+        inverter.ifPresent(one -> ids.add(one.id()));
+        acSources.stream().filter(AcSource.Generator.class::isInstance).forEach(source -> ids.add(source.id()));
+        return ids;
+    }
+
+    private static void unique(String field, List<String> ids, Collection<String> taken) {
+        Bounds.unique(field, Stream.concat(ids.stream(), taken.stream()).toList());
     }
 
     private static <T> List<T> bounded(String field, List<T> list, int least, int most) {

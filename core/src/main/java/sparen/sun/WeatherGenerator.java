@@ -16,7 +16,12 @@ public final class WeatherGenerator {
     private static final double SOLAR_CONSTANT = 1361;
     private static final double MEAN_CLOUD_MINUTES = 12;
     private static final double DAILY_SWING_KELVIN = 4;
-    private static final double LOWEST_COS_ZENITH = 0.02;
+    private static final double WARMEST_AFTER_NOON_MINUTES = 150;
+    /** How much of a day's weather goes on the next day, and how far days spread; judgement. */
+    private static final double SPELL = 0.4;
+
+    private static final double CLEARNESS_SPREAD = 0.45;
+    private static final double WARMTH_KELVIN = 3;
 
     private WeatherGenerator() {}
 
@@ -30,36 +35,76 @@ public final class WeatherGenerator {
      */
     public static Weather generate(
             Location location, Instant start, int minutes, DayType type, double meanCelsius, long seed) {
-        Bounds.within("minutes", minutes, "min", 1, 600_000);
         Bounds.within("meanCelsius", meanCelsius, "°C", -60, 50);
-        Weather weather = new Weather(
-                new double[minutes],
-                new double[minutes],
-                new double[minutes],
-                new double[minutes + 1],
-                new double[minutes],
-                new double[minutes],
-                new double[minutes]);
-        SunPath path = new SunPath(location, start, minutes);
+        Weather weather = Weather.underTheSun(location, start, minutes);
         Clouds clouds = new Clouds(type, seed);
-        double[] direction = new double[3];
-        double solarNoonMinute = 720 - location.longitudeDegrees() * 4;
-        long firstMinuteOfDay = Math.floorMod(start.getEpochSecond() / 60, 1440L);
-        for (int i = 0; i <= minutes; i++) {
-            path.direction(i, direction);
-            weather.sunAltitudeDegrees()[i] = StrictMath.toDegrees(StrictMath.asin(clamp(direction[2])));
-            if (i == minutes) {
-                break;
-            }
-            path.direction(i + 0.5, direction);
-            weather.east()[i] = direction[0];
-            weather.north()[i] = direction[1];
-            weather.up()[i] = direction[2];
+        for (int i = 0; i < minutes; i++) {
             irradiance(weather, i, clouds.nextTransmission());
-            double phase = 2 * Math.PI * (firstMinuteOfDay + i - solarNoonMinute - 150) / 1440;
-            weather.ambientCelsius()[i] = meanCelsius + DAILY_SWING_KELVIN * StrictMath.cos(phase);
+            weather.ambientCelsius()[i] =
+                    meanCelsius + DAILY_SWING_KELVIN * StrictMath.cos(dayPhase(location, start, i));
         }
         return weather;
+    }
+
+    /**
+     * Makes weather of a climate: each day's clearness is drawn about its month's mean and hangs together with the day before.
+     *
+     * @param location where
+     * @param start the first minute
+     * @param minutes how many, 1 to 600,000
+     * @param climate what the months are like
+     * @param seed same seed, same weather
+     */
+    public static Weather generate(Location location, Instant start, int minutes, Climate climate, long seed) {
+        Weather weather = Weather.underTheSun(location, start, minutes);
+        Random random = new Random(seed);
+        Clouds clouds = new Clouds(DayType.MIXED, random.nextLong());
+        double spell = random.nextGaussian();
+        double warmth = random.nextGaussian();
+        for (int day = 0; day * 1440 < minutes; day++) {
+            int from = day * 1440;
+            int to = Math.min(minutes, from + 1440);
+            int month = start.plusSeconds(60L * from + 43_200)
+                            .atZone(location.zone())
+                            .getMonthValue()
+                    - 1;
+            spell = SPELL * spell + StrictMath.sqrt(1 - SPELL * SPELL) * random.nextGaussian();
+            warmth = SPELL * warmth + StrictMath.sqrt(1 - SPELL * SPELL) * random.nextGaussian();
+            double index = climate.clearness().get(month) * (1 + CLEARNESS_SPREAD * spell);
+            clouds.aimAt(Math.max(0.06, Math.min(1, index / clearDayIndex(weather, from, to))));
+            double mean = climate.meanCelsius().get(month) + WARMTH_KELVIN * warmth;
+            for (int i = from; i < to; i++) {
+                irradiance(weather, i, clouds.nextTransmission());
+                weather.ambientCelsius()[i] =
+                        mean + climate.dailySwingKelvin() * StrictMath.cos(dayPhase(location, start, i));
+            }
+        }
+        return weather;
+    }
+
+    /** Clearness index of a cloudless day. */
+    private static double clearDayIndex(Weather weather, int from, int to) {
+        double clear = 0;
+        double above = 0;
+        for (int i = from; i < to; i += 10) {
+            double cosZenith = weather.up()[i];
+            if (cosZenith > 0) {
+                clear += clearSkyWatts(cosZenith);
+                above += SOLAR_CONSTANT * cosZenith;
+            }
+        }
+        return above == 0 ? 1 : Math.max(0.1, clear / above);
+    }
+
+    /** Where in its day a minute is, from the warmest time on (rad). */
+    private static double dayPhase(Location location, Instant start, int minute) {
+        double solarNoonMinute = 720 - location.longitudeDegrees() * 4;
+        long firstMinuteOfDay = Math.floorMod(start.getEpochSecond() / 60, 1440L);
+        return 2 * Math.PI * (firstMinuteOfDay + minute - solarNoonMinute - WARMEST_AFTER_NOON_MINUTES) / 1440;
+    }
+
+    private static double clearSkyWatts(double cosZenith) {
+        return 1098 * cosZenith * StrictMath.exp(-0.057 / cosZenith);
     }
 
     private static void irradiance(Weather weather, int minute, double transmission) {
@@ -67,32 +112,35 @@ public final class WeatherGenerator {
         if (cosZenith <= 0) {
             return;
         }
-        double level = transmission * 1098 * cosZenith * StrictMath.exp(-0.057 / cosZenith);
-        double clearness = Math.min(1, level / (SOLAR_CONSTANT * cosZenith));
-        double diffuse = level * ErbsDiffuse.share(clearness);
-        weather.diffuseWatts()[minute] = diffuse;
-        weather.beamWatts()[minute] = (level - diffuse) / Math.max(cosZenith, LOWEST_COS_ZENITH);
-    }
-
-    private static double clamp(double sine) {
-        return Math.max(-1, Math.min(1, sine));
+        weather.setLevelWatts(minute, transmission * clearSkyWatts(cosZenith));
     }
 
     /** Clouds passing over: two states that last for random whiles, their depth different each time and each day. */
     private static final class Clouds {
-        private final DayType type;
         private final Random random;
+        private double cloudShare;
+        private double underClouds;
+        private double betweenClouds;
         private boolean covered;
         private double target;
         private double transmission;
         private int minutesLeft;
 
         Clouds(DayType type, long seed) {
-            this.type = type;
+            cloudShare = type.cloudShare;
+            underClouds = type.underClouds;
+            betweenClouds = type.betweenClouds;
             random = new Random(seed);
-            covered = random.nextDouble() < type.cloudShare;
+            covered = random.nextDouble() < cloudShare;
             next();
             transmission = target;
+        }
+
+        /** Takes as much cloud as leaves this share of the clear sky's light. */
+        void aimAt(double share) {
+            betweenClouds = DayType.CLEAR.betweenClouds;
+            underClouds = Math.min(DayType.MIXED.underClouds, share * 0.8);
+            cloudShare = Math.max(0.02, Math.min(0.98, (betweenClouds - share) / (betweenClouds - underClouds)));
         }
 
         double nextTransmission() {
@@ -105,10 +153,10 @@ public final class WeatherGenerator {
         }
 
         private void next() {
-            double share = covered ? type.cloudShare : 1 - type.cloudShare;
+            double share = covered ? cloudShare : 1 - cloudShare;
             double meanMinutes = 2 * MEAN_CLOUD_MINUTES * share;
             minutesLeft = 1 + (int) (-meanMinutes * StrictMath.log(1 - random.nextDouble()));
-            double base = covered ? type.underClouds : type.betweenClouds;
+            double base = covered ? underClouds : betweenClouds;
             target = Math.min(1, Math.max(0.03, base * (1 + 0.25 * (random.nextDouble() - 0.5))));
         }
     }

@@ -65,14 +65,13 @@ public class BatteryCircuitTest {
             assertTrue(bus.solve());
             bus.expand(10, 0);
             in += Series.integralOfProduct(bus.batteryVolts(), bus.batteryCurrent(), bus.order(), 10);
-            lost += battery.lostJoules(bus.batteryCurrent(), bus.batteryVolts(), bus.order(), 10, Series.zero());
-            battery.advance(bus.order(), 10);
+            lost += battery.lostJoules(bus.batteryCurrent(), bus.batteryVolts(), bus.order(), 10);
             bus.advance(10);
         }
         assertEquals(battery.storedJoules() - before + lost, in, Math.abs(in) * 1e-5);
         assertTrue(lost > 0);
         if (charge == 1.0) {
-            assertEquals(battery.charge()[0], 1.0, "a full battery takes no more");
+            assertEquals(battery.charge()[0], 1.0, 1e-4, "a full battery takes what it loses by itself and no more");
         }
     }
 

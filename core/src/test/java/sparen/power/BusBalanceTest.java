@@ -17,17 +17,14 @@ public class BusBalanceTest {
     private static final double MAIN_OHMS = 0.006;
 
     private static BatteryCircuit battery() {
-        BatteryModel model = new BatteryModel(
+        BatteryModel model = BatteryModel.plain(
                 3600 * 1000,
                 new double[] {0, 1},
                 new double[] {EMF, EMF},
                 BATTERY_OHMS,
                 new double[] {0.008},
                 new double[] {200},
-                new double[] {0},
-                1,
-                0,
-                1);
+                new double[] {0});
         return new BatteryCircuit(model, 0.5);
     }
 

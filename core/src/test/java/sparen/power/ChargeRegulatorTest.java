@@ -19,23 +19,14 @@ public class ChargeRegulatorTest {
 
     @BeforeMethod
     public void begin() {
-        regulator = new ChargeRegulator(new ChargeProgram("mppt", 14.2, 3600, 13.6, 12.6, 60), 20);
+        regulator = new ChargeRegulator(new ChargeProgram("mppt", 14.2, 3600, 13.6, 12.6, 60), 6, 20);
         emf = 12.5;
     }
 
     /** Settles the limit on a bus whose battery is a voltage behind a resistance. */
     private double amperes() {
-        BatteryModel model = new BatteryModel(
-                3.6e6,
-                new double[] {0, 1},
-                new double[] {emf, emf},
-                OHMS,
-                new double[0],
-                new double[0],
-                new double[0],
-                1,
-                0,
-                1);
+        BatteryModel model = BatteryModel.plain(
+                3.6e6, new double[] {0, 1}, new double[] {emf, emf}, OHMS, new double[0], new double[0], new double[0]);
         BusBalance bus = new BusBalance(new BatteryCircuit(model, 0.5), 0, new double[] {1e-5});
         do {
             regulator.apply(bus, 0);
@@ -72,19 +63,19 @@ public class ChargeRegulatorTest {
         regulator.offer(1000);
         emf = 14.1;
         amperes();
-        assertTrue(regulator.settleStage(0, volts));
+        assertTrue(regulator.settleStage(0, volts, 5, 5));
         assertEquals(regulator.stage(), ChargeStage.ABSORPTION);
         assertEquals(regulator.dueSeconds(), 3600.0);
         regulator.offer(20);
         amperes();
         assertEquals(regulator.limit(), Limit.ARRAY_POWER);
-        assertFalse(regulator.settleStage(1000, volts));
+        assertFalse(regulator.settleStage(1000, volts, 5, 5));
         assertEquals(regulator.dueSeconds(), Double.POSITIVE_INFINITY);
         regulator.offer(1000);
         amperes();
-        regulator.settleStage(5000, volts);
+        regulator.settleStage(5000, volts, 5, 5);
         assertEquals(regulator.dueSeconds(), 5000 + 3600 - 1000.0);
-        assertTrue(regulator.settleStage(7600, volts));
+        assertTrue(regulator.settleStage(7600, volts, 5, 5));
         assertEquals(regulator.stage(), ChargeStage.FLOAT);
         assertEquals(regulator.regulationVolts(), 13.6);
     }
@@ -92,12 +83,12 @@ public class ChargeRegulatorTest {
     @Test
     public void aNewCycleNeedsTheRechargeLevelForItsWholeDelay() {
         aCloudPausesTheAbsorptionTimer();
-        regulator.settleStage(10_000, 12.6);
+        regulator.settleStage(10_000, 12.6, 5, 5);
         assertEquals(regulator.dueSeconds(), 10_060.0);
-        regulator.settleStage(10_059, 12.61);
-        regulator.settleStage(10_059.5, 12.5);
-        assertFalse(regulator.settleStage(10_060, 12.5), "the delay began anew");
-        assertTrue(regulator.settleStage(10_119.5, 12.5));
+        regulator.settleStage(10_059, 12.61, 5, 5);
+        regulator.settleStage(10_059.5, 12.5, 5, 5);
+        assertFalse(regulator.settleStage(10_060, 12.5, 5, 5), "the delay began anew");
+        assertTrue(regulator.settleStage(10_119.5, 12.5, 5, 5));
         assertEquals(regulator.stage(), ChargeStage.BULK);
     }
 }

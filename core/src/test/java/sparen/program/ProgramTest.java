@@ -74,7 +74,7 @@ public class ProgramTest {
                 SITE.loads(),
                 List.of(new sparen.site.SensePoint("point", "p", sparen.site.SensePoint.Place.BUS, -0.2)));
         SwitchLogic logic = new VoltageDisconnect("point", 11.5, 0, 12.5, 0).compile(site);
-        double[] signals = new double[Signal.COUNT];
+        double[] signals = new double[Signal.FIRST_OF_SITE];
         signals[Signal.BUS_VOLTS] = 11.69;
         assertTrue(logic.turnsOff().holds(signals));
         signals[Signal.BUS_VOLTS] = 11.71;

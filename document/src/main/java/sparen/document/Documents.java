@@ -8,11 +8,15 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
 import sparen.program.DuskToDawn;
+import sparen.program.GeneratorStart;
 import sparen.program.LowBatterySignal;
 import sparen.program.Rule;
 import sparen.program.Sentence;
+import sparen.program.SurplusBySoc;
+import sparen.program.VoltageDiversion;
 import sparen.program.VoltageDisconnect;
 import sparen.quantity.InvalidQuantity;
+import sparen.site.AcSource;
 import sparen.site.Consumption;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
@@ -31,6 +35,7 @@ public final class Documents {
     public static final Map<Class<?>, Class<?>> MIXINS = Map.of(
             Rule.class, RuleKinds.class,
             Consumption.class, ConsumptionKinds.class,
+            AcSource.class, AcSourceKinds.class,
             Sentence.Part.class, PartKinds.class);
 
     private static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
@@ -135,17 +140,31 @@ public final class Documents {
     @JsonSubTypes({
         @JsonSubTypes.Type(value = VoltageDisconnect.class, name = "voltageDisconnect"),
         @JsonSubTypes.Type(value = DuskToDawn.class, name = "duskToDawn"),
-        @JsonSubTypes.Type(value = LowBatterySignal.class, name = "lowBatterySignal")
+        @JsonSubTypes.Type(value = LowBatterySignal.class, name = "lowBatterySignal"),
+        @JsonSubTypes.Type(value = SurplusBySoc.class, name = "surplusBySoc"),
+        @JsonSubTypes.Type(value = VoltageDiversion.class, name = "voltageDiversion"),
+        @JsonSubTypes.Type(value = GeneratorStart.class, name = "generatorStart")
     })
     private interface RuleKinds {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({
         @JsonSubTypes.Type(value = Consumption.ConstantPower.class, name = "constantPower"),
+        @JsonSubTypes.Type(value = Consumption.ConstantCurrent.class, name = "constantCurrent"),
         @JsonSubTypes.Type(value = Consumption.Resistance.class, name = "resistance"),
+        @JsonSubTypes.Type(value = Consumption.Cycling.class, name = "cycling"),
+        @JsonSubTypes.Type(value = Consumption.Scheduled.class, name = "scheduled"),
+        @JsonSubTypes.Type(value = Consumption.Occupancy.class, name = "occupancy"),
         @JsonSubTypes.Type(value = Consumption.ImportedProfile.class, name = "importedProfile")
     })
     private interface ConsumptionKinds {}
+
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
+    @JsonSubTypes({
+        @JsonSubTypes.Type(value = AcSource.Generator.class, name = "generator"),
+        @JsonSubTypes.Type(value = AcSource.Feeder.class, name = "feeder")
+    })
+    private interface AcSourceKinds {}
 
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
     @JsonSubTypes({

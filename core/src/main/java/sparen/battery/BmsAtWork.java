@@ -1,0 +1,209 @@
+package sparen.battery;
+
+import java.util.Locale;
+import sparen.logic.Timer;
+import sparen.site.Bms;
+
+/**
+ * A battery management system at work in one run: opens and closes its two paths by voltage, current and temperature of its own
+ * battery.
+ *
+ * <p>Most such systems block one direction and allow the other; so here: with the discharge path open the battery can still be
+ * charged, and the other way round. One that sleeps after a low voltage has both open until a charger shows it its wake-up voltage.
+ */
+public final class BmsAtWork {
+    /** A temperature must be this far inside its limit before a path closes again (K); judgement, no source. */
+    private static final double RELEASE_KELVIN = 2;
+
+    private final Bms bms;
+    private final Timer high;
+    private final Timer low;
+    private final Timer overCharge;
+    private final Timer overDischarge;
+    private boolean highOpen;
+    private boolean lowOpen;
+    private boolean asleep;
+    private boolean chargeTemperatureOpen;
+    private boolean dischargeTemperatureOpen;
+    private double chargeRetry = Double.NEGATIVE_INFINITY;
+    private double dischargeRetry = Double.NEGATIVE_INFINITY;
+    private double now;
+    private String reason = "";
+
+    public BmsAtWork(Bms bms) {
+        this.bms = bms;
+        high = new Timer(bms.voltageDelaySeconds());
+        low = new Timer(bms.voltageDelaySeconds());
+        overCharge = new Timer(bms.currentDelaySeconds());
+        overDischarge = new Timer(bms.currentDelaySeconds());
+    }
+
+    /** Whether charging current may flow. */
+    public boolean mayCharge() {
+        return !asleep && !highOpen && !chargeTemperatureOpen && now >= chargeRetry;
+    }
+
+    /** Whether discharging current may flow. */
+    public boolean mayDischarge() {
+        return !asleep && !lowOpen && !dischargeTemperatureOpen && now >= dischargeRetry;
+    }
+
+    /** Whether it waits for its wake-up voltage. */
+    public boolean isAsleep() {
+        return asleep;
+    }
+
+    /** Why a path moved last. */
+    public String reason() {
+        return reason;
+    }
+
+    /**
+     * Looks at its battery.
+     *
+     * @param seconds the instant (s)
+     * @param volts at the battery's own terminals (V)
+     * @param amperes through it (A, charging positive)
+     * @param celsius its temperature (°C)
+     * @param shownVolts what a charger shows it from outside while it sleeps (V), 0 for none
+     * @return whether a path moved
+     */
+    public boolean settle(double seconds, double volts, double amperes, double celsius, double shownVolts) {
+        boolean couldCharge = mayCharge();
+        boolean couldDischarge = mayDischarge();
+        now = seconds;
+        settleVoltage(volts, shownVolts);
+        settleCurrent(amperes);
+        settleTemperature(celsius);
+        if (couldCharge == mayCharge() && couldDischarge == mayDischarge()) {
+            return false;
+        }
+        if (reason.isEmpty()) {
+            reason = "over-current release time is up";
+        }
+        return true;
+    }
+
+    private void settleVoltage(double volts, double shownVolts) {
+        reason = "";
+        high.observe(now, highOpen ? volts <= bms.highReleaseVolts() : volts >= bms.highVolts());
+        if (high.isDue(now)) {
+            high.reset();
+            highOpen = !highOpen;
+            tell(
+                    highOpen
+                            ? "battery at or above its highest %.2f V; it reads %.3f V"
+                            : "battery back at or below its release %.2f V; it reads %.3f V",
+                    highOpen ? bms.highVolts() : bms.highReleaseVolts(),
+                    volts);
+        }
+        if (asleep) {
+            if (shownVolts >= bms.wakeUpVolts().orElse(0.0)) {
+                asleep = false;
+                tell("woken: a charger shows it %.2f V", shownVolts, 0);
+            }
+            return;
+        }
+        low.observe(now, lowOpen ? volts >= bms.lowReleaseVolts() : volts <= bms.lowVolts());
+        if (low.isDue(now)) {
+            low.reset();
+            lowOpen = !lowOpen;
+            asleep = lowOpen && bms.wakeUpVolts().isPresent();
+            tell(
+                    lowOpen
+                            ? "battery at or below its lowest %.2f V; it reads %.3f V"
+                            : "battery back at or above its release %.2f V; it reads %.3f V",
+                    lowOpen ? bms.lowVolts() : bms.lowReleaseVolts(),
+                    volts);
+        }
+    }
+
+    private void settleCurrent(double amperes) {
+        overCharge.observe(now, amperes > bms.chargeAmperes());
+        if (overCharge.isDue(now)) {
+            overCharge.reset();
+            chargeRetry = now + bms.currentReleaseSeconds();
+            tell("charging above %.1f A; it takes %.1f A", bms.chargeAmperes(), amperes);
+        }
+        overDischarge.observe(now, -amperes > bms.dischargeAmperes());
+        if (overDischarge.isDue(now)) {
+            overDischarge.reset();
+            dischargeRetry = now + bms.currentReleaseSeconds();
+            tell("discharging above %.1f A; it gives %.1f A", bms.dischargeAmperes(), -amperes);
+        }
+    }
+
+    private void settleTemperature(double celsius) {
+        boolean chargeOpen = isOutside(chargeTemperatureOpen, celsius, bms.chargeColdCelsius(), bms.chargeHotCelsius());
+        if (chargeOpen != chargeTemperatureOpen) {
+            chargeTemperatureOpen = chargeOpen;
+            tell("charging allowed from %.0f °C; it has %.1f °C", bms.chargeColdCelsius(), celsius);
+        }
+        boolean dischargeOpen =
+                isOutside(dischargeTemperatureOpen, celsius, bms.dischargeColdCelsius(), bms.dischargeHotCelsius());
+        if (dischargeOpen != dischargeTemperatureOpen) {
+            dischargeTemperatureOpen = dischargeOpen;
+            tell("discharging allowed from %.0f °C; it has %.1f °C", bms.dischargeColdCelsius(), celsius);
+        }
+    }
+
+    private static boolean isOutside(boolean was, double celsius, double cold, double hot) {
+        double inside = was ? RELEASE_KELVIN : 0;
+        return celsius < cold + inside || celsius > hot - inside;
+    }
+
+    private void tell(String text, double limit, double value) {
+        reason = String.format(Locale.ROOT, text, limit, value);
+    }
+
+    /** When one of its timers is due next (s). */
+    public double dueSeconds() {
+        double due = Math.min(Math.min(high.dueSeconds(), low.dueSeconds()), overCharge.dueSeconds());
+        due = Math.min(due, overDischarge.dueSeconds());
+        if (chargeRetry > now) {
+            due = Math.min(due, chargeRetry);
+        }
+        return dischargeRetry > now ? Math.min(due, dischargeRetry) : due;
+    }
+
+    /** Lowest voltage at its terminals (V) at which its conditions keep their answers, given the present one. */
+    public double lowestVolts(double volts) {
+        double lowest = Double.NEGATIVE_INFINITY;
+        double rising = highOpen ? bms.highReleaseVolts() : bms.highVolts();
+        boolean above = highOpen ? volts > rising : volts >= rising;
+        if (above) {
+            lowest = highOpen ? Math.nextUp(rising) : rising;
+        }
+        double falling = lowOpen ? bms.lowReleaseVolts() : bms.lowVolts();
+        boolean over = lowOpen ? volts >= falling : volts > falling;
+        return over ? Math.max(lowest, lowOpen ? falling : Math.nextUp(falling)) : lowest;
+    }
+
+    /** Highest such voltage (V). */
+    public double highestVolts(double volts) {
+        double highest = Double.POSITIVE_INFINITY;
+        double rising = highOpen ? bms.highReleaseVolts() : bms.highVolts();
+        boolean above = highOpen ? volts > rising : volts >= rising;
+        if (!above) {
+            highest = highOpen ? rising : Math.nextDown(rising);
+        }
+        double falling = lowOpen ? bms.lowReleaseVolts() : bms.lowVolts();
+        boolean over = lowOpen ? volts >= falling : volts > falling;
+        return over ? highest : Math.min(highest, lowOpen ? Math.nextDown(falling) : falling);
+    }
+
+    /** Highest charging current (A) at which its conditions keep their answers. */
+    public double highestAmperes(double amperes) {
+        return amperes > bms.chargeAmperes() ? Double.POSITIVE_INFINITY : bms.chargeAmperes();
+    }
+
+    /** Lowest current (A, discharging negative) likewise. */
+    public double lowestAmperes(double amperes) {
+        return -amperes > bms.dischargeAmperes() ? Double.NEGATIVE_INFINITY : -bms.dischargeAmperes();
+    }
+
+    /** What it guards by. */
+    public Bms settings() {
+        return bms;
+    }
+}

@@ -1,0 +1,187 @@
+package sparen.power;
+
+import java.util.Arrays;
+import sparen.battery.BatteryCircuit;
+import sparen.series.Series;
+
+/** One battery on the bus, behind a cable of its own, with a path for charging and one for discharging. */
+public final class BatteryBranch {
+    /** So little is neither charging nor discharging (A): rounding must not turn a battery about. */
+    private static final double NO_AMPERES = 1e-9;
+
+    private final BatteryCircuit circuit;
+    private final double cableOhms;
+    private final double[] current = Series.zero();
+    private final double[] terminalVolts = Series.zero();
+    private final double[] difference = Series.zero();
+    private boolean mayCharge = true;
+    private boolean mayDischarge = true;
+    private boolean expectCharging;
+    private boolean blocked;
+    private double siemens;
+    private double known;
+
+    /**
+     * @param circuit the battery
+     * @param cableOhms of its own cable to where the batteries join (Ω, 0 or more)
+     */
+    public BatteryBranch(BatteryCircuit circuit, double cableOhms) {
+        this.circuit = circuit;
+        this.cableOhms = cableOhms;
+    }
+
+    /** Opens or closes its paths. */
+    public void setPaths(boolean charge, boolean discharge) {
+        mayCharge = charge;
+        mayDischarge = discharge;
+    }
+
+    /** Begins a step in the direction its current had last. */
+    void begin() {
+        if (current[0] != 0) {
+            expectCharging = current[0] > 0;
+        }
+        beginCircuit();
+    }
+
+    private void beginCircuit() {
+        circuit.begin(expectCharging);
+        siemens = 1 / (circuit.resistance()[0] + cableOhms);
+        blocked = expectCharging ? !mayCharge : !mayDischarge;
+    }
+
+    /** Whether it carries current in the balance that is being solved. */
+    boolean takesPart() {
+        return !blocked;
+    }
+
+    double siemens() {
+        return siemens;
+    }
+
+    double electromotiveForce() {
+        return circuit.electromotiveForce()[0];
+    }
+
+    /**
+     * Looks at the solved voltage where the batteries join (V) and turns if its current goes, or would go, the other way.
+     *
+     * @return whether it turned
+     */
+    boolean turns(double nodeVolts) {
+        double drive = nodeVolts - circuit.electromotiveForce()[0];
+        if (Math.abs(drive) * siemens <= NO_AMPERES || drive > 0 == expectCharging) {
+            return false;
+        }
+        boolean wasBlocked = blocked;
+        expectCharging = !expectCharging;
+        beginCircuit();
+        return !(wasBlocked && blocked);
+    }
+
+    /** Expects its current the other way from now on. */
+    void turnRound() {
+        expectCharging = !expectCharging;
+        beginCircuit();
+    }
+
+    /**
+     * Takes the solved balance.
+     *
+     * @param nodeVolts where the batteries join (V)
+     * @param alone the whole current (A) where no other battery takes part, else NaN: so charge is conserved to the last digit
+     */
+    void place(double nodeVolts, double alone) {
+        double shared = Double.isNaN(alone) ? (nodeVolts - circuit.electromotiveForce()[0]) * siemens : alone;
+        current[0] = blocked ? 0 : shared;
+        terminalVolts[0] = circuit.electromotiveForce()[0] + circuit.resistance()[0] * current[0];
+    }
+
+    /** Extends the battery's state to order k and returns the current it would push at a node voltage of 0 (A, negative sense). */
+    double extend(int k) {
+        circuit.extend(current, k - 1);
+        if (blocked) {
+            return 0;
+        }
+        double[] ohms = circuit.resistance();
+        known = circuit.electromotiveForce()[k] + Series.innerProduct(ohms, current, k) + ohms[k] * current[0];
+        return known * siemens;
+    }
+
+    void finish(int k, double nodeVolts, double alone) {
+        if (blocked) {
+            current[k] = 0;
+            terminalVolts[k] = circuit.electromotiveForce()[k];
+            return;
+        }
+        current[k] = Double.isNaN(alone) ? (nodeVolts - known) * siemens : alone;
+        terminalVolts[k] = known + circuit.resistance()[0] * current[k];
+    }
+
+    void advance(int order, double seconds) {
+        circuit.advance(order, seconds);
+    }
+
+    /**
+     * Lets it stand for a step without a bus: only what goes on inside goes on.
+     *
+     * @param toOrder up to which order the series are made
+     */
+    public void rest(int toOrder) {
+        expectCharging = false;
+        circuit.begin(false);
+        blocked = true;
+        Arrays.fill(current, 0);
+        terminalVolts[0] = circuit.electromotiveForce()[0];
+        for (int k = 1; k <= toOrder; k++) {
+            circuit.extend(current, k - 1);
+            terminalVolts[k] = circuit.electromotiveForce()[k];
+        }
+    }
+
+    /**
+     * The first instant within a step (s) at which the battery leaves the piece of its model it is on, or its current turns.
+     *
+     * @param nodeVolts series of the voltage where the batteries join
+     * @param mostCharge state of charge to stop at (fraction), infinite for none
+     */
+    public double firstExit(double[] nodeVolts, int order, double seconds, double mostCharge) {
+        double exit = circuit.firstExit(order, seconds, mostCharge);
+        double[] signed = blocked ? drive(nodeVolts, order) : current;
+        double slack = blocked ? NO_AMPERES / siemens : NO_AMPERES;
+        double least = expectCharging ? -slack : Double.NEGATIVE_INFINITY;
+        double most = expectCharging ? Double.POSITIVE_INFINITY : slack;
+        return Math.min(exit, Series.firstExit(signed, order, seconds, least, most));
+    }
+
+    private double[] drive(double[] nodeVolts, int order) {
+        for (int k = 0; k <= order; k++) {
+            difference[k] = nodeVolts[k] - circuit.electromotiveForce()[k];
+        }
+        return difference;
+    }
+
+    double cableJoules(int order, double seconds) {
+        return cableOhms == 0 || blocked ? 0 : cableOhms * Series.integralOfProduct(current, current, order, seconds);
+    }
+
+    /** Energy (J) lost in the battery over a step (s). */
+    public double lostJoules(int order, double seconds) {
+        return circuit.lostJoules(current, terminalVolts, order, seconds);
+    }
+
+    /** The battery. */
+    public BatteryCircuit circuit() {
+        return circuit;
+    }
+
+    /** Its current (A, charging positive) as a series. */
+    public double[] current() {
+        return current;
+    }
+
+    /** Voltage at its own terminals (V) as a series. */
+    public double[] terminalVolts() {
+        return terminalVolts;
+    }
+}

@@ -1,0 +1,218 @@
+package sparen.program;
+
+import java.util.Optional;
+import sparen.quantity.Bounds;
+
+/**
+ * Settings that only some chargers have. What is absent is off.
+ *
+ * @param maximumAmperes current setting below what its hardware can give (A), above 0 to 1000
+ * @param absorptionEnd what ends absorption before its time
+ * @param equalization a charge above absorption now and then
+ * @param compensation of levels by battery temperature
+ * @param temperatureLimits outside which it does not charge
+ * @param overVoltage a second line: charging stopped above, allowed again below
+ * @param repeatAbsorption in a long float
+ * @param afterAbsorption absent for {@link After#FLOAT}
+ * @param startInFloatVolts a charger that wakes to a battery rested at or above this begins in float (V), 0 to 1000
+ * @param longestCycleSeconds total time of bulk and absorption after which it goes on to float whatever happened (s), 60 to 1e6
+ * @param resumeVolts for a two-level controller without stages: it stops at the absorption voltage and resumes at or below this (V),
+ *     0 to 1000
+ * @param bms how it follows the battery's requests
+ */
+public record ChargeDetails(
+        Optional<Double> maximumAmperes,
+        Optional<AbsorptionEnd> absorptionEnd,
+        Optional<Equalization> equalization,
+        Optional<Compensation> compensation,
+        Optional<TemperatureLimits> temperatureLimits,
+        Optional<OverVoltage> overVoltage,
+        Optional<RepeatAbsorption> repeatAbsorption,
+        Optional<After> afterAbsorption,
+        Optional<Double> startInFloatVolts,
+        Optional<Double> longestCycleSeconds,
+        Optional<Double> resumeVolts,
+        Optional<BmsRequests> bms) {
+    /** None of them. */
+    public static final ChargeDetails NONE = new ChargeDetails(
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty(),
+            Optional.empty());
+
+    /** What follows absorption. */
+    public enum After {
+        /** The float voltage is held. */
+        FLOAT,
+        /** Nothing, until the recharge level. */
+        OFF
+    }
+
+    /**
+     * What ends absorption before its time, whichever comes first.
+     *
+     * @param tailAmperes the current has been at or below this (A), 0 to 1000
+     * @param whose current that is
+     * @param tailSeconds for so long (s), 0 to 86,400
+     * @param inCloud what becomes of the time while the voltage is not held
+     * @param timesBulk absorption lasts this many times as long as bulk did, the absorption time at most (×), 0.01 to 100
+     */
+    public record AbsorptionEnd(
+            Optional<Double> tailAmperes,
+            Whose whose,
+            double tailSeconds,
+            InCloud inCloud,
+            Optional<Double> timesBulk) {
+        /** Whose current is meant by the tail current. */
+        public enum Whose {
+            /** The charger's own output, loads included. */
+            OWN_OUTPUT,
+            /** What flows into the battery. */
+            NET_AT_SHUNT
+        }
+
+        /** What the absorption timer does while a cloud keeps the voltage down. */
+        public enum InCloud {
+            PAUSES,
+            STARTS_ANEW
+        }
+
+        public AbsorptionEnd {
+            tailAmperes = Bounds.optional("tailAmperes", tailAmperes, "A", 0, 1000);
+            Bounds.present("whose", whose);
+            Bounds.within("tailSeconds", tailSeconds, "s", 0, 86_400);
+            Bounds.present("inCloud", inCloud);
+            timesBulk = Bounds.optional("timesBulk", timesBulk, "×", 0.01, 100);
+        }
+    }
+
+    /**
+     * Equalization by the calendar: begun after an absorption when it is due.
+     *
+     * @param volts held (V), 0 to 1000
+     * @param seconds time at that voltage (s), 0 to 86,400
+     * @param everyDays between two (d), 1 to 400
+     * @param giveUpSeconds after which it is broken off though the time is not up (s), seconds to 1e6
+     */
+    public record Equalization(double volts, double seconds, double everyDays, double giveUpSeconds) {
+        public Equalization {
+            Bounds.within("volts", volts, "V", 0, 1000);
+            Bounds.within("seconds", seconds, "s", 0, 86_400);
+            Bounds.within("everyDays", everyDays, "d", 1, 400);
+            Bounds.within("giveUpSeconds", giveUpSeconds, "s", seconds, 1e6);
+        }
+    }
+
+    /**
+     * Temperature compensation about 25 °C.
+     *
+     * @param voltsPerKelvinPerCell (V/K), −0.01 to 0; −0.005 is usual for lead-acid
+     * @param ceilingVolts regulation is never lifted above this (V), 0 to 1000
+     * @param floorVolts and never lowered below this (V), 0 to ceilingVolts
+     * @param compensatesRecharge whether the recharge level follows too
+     */
+    public record Compensation(
+            double voltsPerKelvinPerCell, double ceilingVolts, double floorVolts, boolean compensatesRecharge) {
+        /** The temperature at which nothing is changed (°C). */
+        public static final double REFERENCE_CELSIUS = 25;
+
+        public Compensation {
+            Bounds.within("voltsPerKelvinPerCell", voltsPerKelvinPerCell, "V/K", -0.01, 0);
+            Bounds.within("ceilingVolts", ceilingVolts, "V", 0, 1000);
+            Bounds.within("floorVolts", floorVolts, "V", 0, ceilingVolts);
+        }
+
+        /** A level (V at 25 °C) of so many cells as it is at a temperature (°C), with ceiling and floor. */
+        public double volts(double level, int cells, double celsius) {
+            double moved = level + voltsPerKelvinPerCell * cells * (celsius - REFERENCE_CELSIUS);
+            return Math.max(floorVolts, Math.min(ceilingVolts, moved));
+        }
+    }
+
+    /**
+     * Battery temperatures outside which it does not charge; inside by the hysteresis it charges again.
+     *
+     * @param coldCelsius (°C), −60 to 60
+     * @param hotCelsius (°C), coldCelsius to 100
+     * @param hysteresisKelvin (K), 0 to 20
+     */
+    public record TemperatureLimits(double coldCelsius, double hotCelsius, double hysteresisKelvin) {
+        public TemperatureLimits {
+            Bounds.within("coldCelsius", coldCelsius, "°C", -60, 60);
+            Bounds.within("hotCelsius", hotCelsius, "°C", coldCelsius, 100);
+            Bounds.within("hysteresisKelvin", hysteresisKelvin, "K", 0, 20);
+        }
+    }
+
+    /**
+     * Over-voltage stop and release at its own terminals.
+     *
+     * @param stopVolts (V), 0 to 1000
+     * @param releaseVolts (V), 0 to stopVolts
+     */
+    public record OverVoltage(double stopVolts, double releaseVolts) {
+        public OverVoltage {
+            Bounds.within("stopVolts", stopVolts, "V", 0, 1000);
+            Bounds.within("releaseVolts", releaseVolts, "V", 0, stopVolts);
+        }
+    }
+
+    /**
+     * Absorption once more in a long float.
+     *
+     * @param everyDays of float (d), 0.5 to 100
+     * @param seconds of absorption then (s), 0 to 86,400
+     */
+    public record RepeatAbsorption(double everyDays, double seconds) {
+        public RepeatAbsorption {
+            Bounds.within("everyDays", everyDays, "d", 0.5, 100);
+            Bounds.within("seconds", seconds, "s", 0, 86_400);
+        }
+    }
+
+    /**
+     * Following a battery's requests for voltage and current. The lower of request and own setting wins.
+     *
+     * @param whenTalkStops what then
+     * @param silentSeconds after which the talk counts as stopped (s), 1 to 3600
+     */
+    public record BmsRequests(WhenTalkStops whenTalkStops, double silentSeconds) {
+        /** What a charger does when the battery no longer talks. */
+        public enum WhenTalkStops {
+            /** Goes on with the last request. */
+            HOLD,
+            /** Goes by its own settings. */
+            OWN_SETTINGS,
+            /** Stops charging. */
+            STOP
+        }
+
+        public BmsRequests {
+            Bounds.present("whenTalkStops", whenTalkStops);
+            Bounds.within("silentSeconds", silentSeconds, "s", 1, 3600);
+        }
+    }
+
+    public ChargeDetails {
+        maximumAmperes = Bounds.optional("maximumAmperes", maximumAmperes, "A", 0.01, 1000);
+        absorptionEnd = Bounds.orEmpty(absorptionEnd);
+        equalization = Bounds.orEmpty(equalization);
+        compensation = Bounds.orEmpty(compensation);
+        temperatureLimits = Bounds.orEmpty(temperatureLimits);
+        overVoltage = Bounds.orEmpty(overVoltage);
+        repeatAbsorption = Bounds.orEmpty(repeatAbsorption);
+        afterAbsorption = Bounds.orEmpty(afterAbsorption);
+        startInFloatVolts = Bounds.optional("startInFloatVolts", startInFloatVolts, "V", 0, 1000);
+        longestCycleSeconds = Bounds.optional("longestCycleSeconds", longestCycleSeconds, "s", 60, 1e6);
+        resumeVolts = Bounds.optional("resumeVolts", resumeVolts, "V", 0, 1000);
+        bms = Bounds.orEmpty(bms);
+    }
+}

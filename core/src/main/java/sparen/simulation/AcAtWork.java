@@ -1,0 +1,243 @@
+package sparen.simulation;
+
+import java.util.ArrayList;
+import java.util.List;
+import sparen.power.AcSide;
+import sparen.power.EngineGenerator;
+import sparen.program.AcProgram;
+import sparen.program.AcProgram.AcWindow;
+import sparen.site.AcCoupledArray;
+import sparen.site.AcSource;
+import sparen.site.Inverter;
+
+/** The AC side in one run: inverter, sources, sun on the AC side, windows; and the energy that passed through it. */
+final class AcAtWork {
+    final AcSide side;
+    final AcSide.Conditions conditions = new AcSide.Conditions();
+    final List<EngineGenerator> generators = new ArrayList<>();
+    final List<FeederAtWork> feeders = new ArrayList<>();
+    private final List<AcSource> sources;
+    private final List<ArrayInput> arrays;
+    private final List<AcCoupledArray> arrayInverters;
+    private final LocalClock clock;
+    private final AcProgram program;
+    private double arraysUntil = Double.NEGATIVE_INFINITY;
+    private double windowUntil = Double.NEGATIVE_INFINITY;
+    private double sunWatts;
+    private double due = Double.NEGATIVE_INFINITY;
+    private double lowVolts;
+    private double highVolts;
+    private boolean dirty = true;
+    private double nextHand;
+    double chargerJoules;
+    double importJoules;
+    double exportJoules;
+    double curtailedJoules;
+    double sunUsedJoules;
+
+    AcAtWork(
+            Inverter inverter,
+            AcProgram program,
+            List<AcSource> sources,
+            List<AcCoupledArray> arrayInverters,
+            List<ArrayInput> arrays,
+            LocalClock clock,
+            long seed) {
+        side = new AcSide(inverter, program);
+        this.program = program;
+        this.sources = sources;
+        this.arrayInverters = arrayInverters;
+        this.arrays = arrays;
+        this.clock = clock;
+        for (int i = 0; i < sources.size(); i++) {
+            if (sources.get(i) instanceof AcSource.Generator generator) {
+                generators.add(new EngineGenerator(generator, seed * 31 + i));
+            } else if (sources.get(i) instanceof AcSource.Feeder feeder) {
+                feeders.add(new FeederAtWork(feeder, clock, seed * 31 + i));
+            }
+        }
+        nextHand = clock.instant(0, 8);
+    }
+
+    /** Something it depends on has changed: it has to look again. */
+    void touch() {
+        dirty = true;
+    }
+
+    /** Takes sources, sun and windows of an instant (s). */
+    void moveTo(double seconds, List<Moved> moved) {
+        for (FeederAtWork feeder : feeders) {
+            if (feeder.moveTo(seconds)) {
+                moved.add(new Moved(
+                        Event.Kind.FEEDER, feeder.feeder.id(), feeder.isPresent() ? "the feeder is back" : "outage"));
+                dirty = true;
+            }
+        }
+        if (seconds >= arraysUntil && !arrays.isEmpty()) {
+            moveArrays(seconds);
+        }
+        if (seconds >= windowUntil && !program.windows().isEmpty()) {
+            findWindow(seconds);
+            dirty = true;
+        }
+        if (seconds >= nextHand) {
+            side.resetBreaker();
+            nextHand += 86_400;
+            dirty = true;
+        }
+    }
+
+    private void moveArrays(double seconds) {
+        sunWatts = 0;
+        arraysUntil = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < arrays.size(); i++) {
+            ArrayInput input = arrays.get(i);
+            AcCoupledArray inverter = arrayInverters.get(i);
+            int minute = input.minute(seconds);
+            sunWatts += Math.min(inverter.maximumWatts(), input.watts()[minute] * inverter.efficiency());
+            arraysUntil = Math.min(arraysUntil, 60.0 * (minute + 1));
+        }
+        dirty = true;
+    }
+
+    private void findWindow(double seconds) {
+        clock.moveTo(seconds);
+        conditions.window = null;
+        windowUntil = Double.POSITIVE_INFINITY;
+        var local = clock.local(seconds);
+        for (AcWindow window : program.windows()) {
+            if (conditions.window == null && window.when().contains(local)) {
+                conditions.window = window;
+            }
+            windowUntil = Math.min(windowUntil, clock.nextEdge(window.when(), seconds));
+        }
+    }
+
+    /** What happened to a part, to be reported. */
+    record Moved(Event.Kind kind, String subject, String reason) {}
+
+    /**
+     * Lets everything look that may have to.
+     *
+     * @return whether something changed in what it draws, offers or feeds
+     */
+    boolean settle(double seconds, double dcVolts, double charge, List<Moved> moved) {
+        for (EngineGenerator generator : generators) {
+            while (generator.settle(seconds)) {
+                moved.add(new Moved(
+                        Event.Kind.GENERATOR,
+                        generator.generator().id(),
+                        generator.state().name().toLowerCase(java.util.Locale.ROOT)));
+                dirty = true;
+            }
+        }
+        boolean byCharge = conditions.window != null
+                && charge <= conditions.window.stateOfCharge()
+                        != conditions.stateOfCharge <= conditions.window.stateOfCharge();
+        if (!dirty && !byCharge && seconds < due && dcVolts >= lowVolts && dcVolts <= highVolts) {
+            return false;
+        }
+        dirty = false;
+        conditions.dcVolts = dcVolts;
+        conditions.stateOfCharge = charge;
+        conditions.sunWatts = sunWatts;
+        takeSource();
+        double drawBefore = side.drawWatts();
+        double offerBefore = side.offerWatts();
+        boolean aliveBefore = side.isAlive();
+        String reason = side.settle(seconds, conditions);
+        if (!reason.isEmpty()) {
+            moved.add(new Moved(Event.Kind.AC, side.inverter().id(), reason));
+        }
+        due = side.dueSeconds();
+        lowVolts = side.lowestVolts(dcVolts);
+        highVolts = side.highestVolts(dcVolts);
+        return !reason.isEmpty()
+                || drawBefore != side.drawWatts()
+                || offerBefore != side.offerWatts()
+                || aliveBefore != side.isAlive();
+    }
+
+    private void takeSource() {
+        conditions.source = -1;
+        int feeder = 0;
+        int generator = 0;
+        for (int i = 0; i < sources.size(); i++) {
+            boolean present = sources.get(i) instanceof AcSource.Feeder
+                    ? feeders.get(feeder++).isPresent()
+                    : generators.get(generator++).isPresent();
+            if (present && conditions.source < 0) {
+                conditions.source = i;
+                conditions.sourceLegs = sources.get(i).legs();
+                conditions.sourceLegWatts =
+                        sources.get(i).legWatts(side.inverter().acVolts());
+            }
+        }
+    }
+
+    /**
+     * Counts a step.
+     *
+     * @param seconds its length (s)
+     * @param chargerDcJoules what the charger gave to the main bus (J)
+     * @return cost of it
+     */
+    double count(double seconds, double chargerDcJoules) {
+        double efficiency =
+                side.inverter().charger().map(Inverter.Charger::efficiency).orElse(1.0);
+        chargerJoules = chargerDcJoules / efficiency;
+        double surplus = side.surplusWatts() * seconds;
+        double bySun = Math.min(surplus, chargerJoules);
+        double left = surplus - bySun;
+        importJoules = 0;
+        exportJoules = 0;
+        AcSource source = side.sourceAtHand() < 0 ? null : sources.get(side.sourceAtHand());
+        if (source != null) {
+            importJoules = side.fixedImportWatts() * seconds + chargerJoules - bySun;
+            if (source instanceof AcSource.Feeder feeder && program.exportsSurplus()) {
+                exportJoules = Math.min(left, feeder.exportWatts() * seconds);
+            }
+        }
+        curtailedJoules = left - exportJoules;
+        sunUsedJoules = sunWatts() * seconds - curtailedJoules;
+        double cost = 0;
+        for (EngineGenerator generator : generators) {
+            generator.count(seconds, generator.generator() == source ? importJoules : 0);
+        }
+        for (FeederAtWork feeder : feeders) {
+            feeder.count(seconds);
+            if (feeder.feeder == source) {
+                cost += feeder.cost(importJoules, exportJoules);
+            }
+        }
+        return cost;
+    }
+
+    /** What the sun on the AC side could give now (W); nothing while its bus is dead. */
+    double sunWatts() {
+        return side.isAlive() ? sunWatts : 0;
+    }
+
+    boolean importsFromGenerator() {
+        return side.sourceAtHand() >= 0 && sources.get(side.sourceAtHand()) instanceof AcSource.Generator;
+    }
+
+    double nextChange() {
+        double next = Math.min(due, Math.min(arraysUntil, windowUntil));
+        for (FeederAtWork feeder : feeders) {
+            next = Math.min(next, feeder.nextChange());
+        }
+        for (EngineGenerator generator : generators) {
+            next = Math.min(next, generator.dueSeconds());
+        }
+        return Math.min(next, nextHand);
+    }
+
+    double lowVolts() {
+        return lowVolts;
+    }
+
+    double highVolts() {
+        return highVolts;
+    }
+}

@@ -1,0 +1,123 @@
+package sparen.simulation;
+
+import sparen.battery.BatteryCircuit;
+import sparen.battery.BatteryModel;
+import sparen.battery.BmsAtWork;
+import sparen.power.BatteryBranch;
+import sparen.series.Series;
+import sparen.site.Ageing;
+import sparen.site.BatteryBank;
+import sparen.site.Bms;
+import sparen.site.ParallelBattery;
+
+/** A battery with its BMS in one run; stands for several that are alike, which stay alike. */
+final class BatteryAtWork {
+    final BatteryBranch branch;
+    final String id;
+    final int count;
+    final double capacityCoulombs;
+    private final BmsAtWork bms;
+    private double quietDue = Double.NEGATIVE_INFINITY;
+    private double lowVolts = Double.POSITIVE_INFINITY;
+    private double highVolts = Double.NEGATIVE_INFINITY;
+    private double lowAmperes = Double.POSITIVE_INFINITY;
+    private double highAmperes = Double.NEGATIVE_INFINITY;
+    private double settledCelsius = Double.NaN;
+
+    private BatteryAtWork(String id, int count, BatteryModel model, BatteryBranch branch, BmsAtWork bms) {
+        this.id = id;
+        capacityCoulombs = model.capacityCoulombs();
+        this.count = count;
+        this.branch = branch;
+        this.bms = bms;
+    }
+
+    /** A bank's battery that stands for so many alike. */
+    static BatteryAtWork of(BatteryBank bank, ParallelBattery one, int count, double cableCelsius) {
+        BatteryModel model = BatteryModel.part(
+                bank, one.capacityShare() * count, one.ageing().orElse(Ageing.NONE));
+        double start = Math.max(0, Math.min(1, bank.startStateOfCharge() + one.chargeOffset()));
+        BatteryBranch branch =
+                new BatteryBranch(new BatteryCircuit(model, start), one.cable().loopOhms(cableCelsius) / count);
+        return new BatteryAtWork(
+                one.id(), count, model, branch, one.bms().map(BmsAtWork::new).orElse(null));
+    }
+
+    /** A bank that is one battery without a BMS. */
+    static BatteryAtWork whole(BatteryBank bank) {
+        BatteryModel model = BatteryModel.of(bank);
+        BatteryBranch branch = new BatteryBranch(new BatteryCircuit(model, bank.startStateOfCharge()), 0);
+        return new BatteryAtWork("battery", 1, model, branch, null);
+    }
+
+    /**
+     * Lets its BMS look at an instant (s).
+     *
+     * @param shownVolts what a charger shows it from outside (V)
+     * @return the reason when a path moved, null when none did
+     */
+    String settle(double seconds, double shownVolts) {
+        if (bms == null) {
+            return null;
+        }
+        double volts = branch.terminalVolts()[0];
+        double amperes = branch.current()[0] / count;
+        double celsius = branch.circuit().celsius();
+        boolean quiet = seconds < quietDue
+                && volts >= lowVolts
+                && volts <= highVolts
+                && amperes >= lowAmperes
+                && amperes <= highAmperes
+                && celsius == settledCelsius
+                && !bms.isAsleep();
+        if (quiet) {
+            return null;
+        }
+        boolean moved = bms.settle(seconds, volts, amperes, celsius, shownVolts);
+        branch.setPaths(bms.mayCharge(), bms.mayDischarge());
+        settledCelsius = celsius;
+        quietDue = bms.dueSeconds();
+        lowVolts = bms.lowestVolts(volts);
+        highVolts = bms.highestVolts(volts);
+        lowAmperes = bms.lowestAmperes(amperes);
+        highAmperes = bms.highestAmperes(amperes);
+        if (!moved) {
+            return null;
+        }
+        return (bms.mayCharge() ? "charge path closed" : "charge path open") + ", "
+                + (bms.mayDischarge() ? "discharge path closed" : "discharge path open")
+                + (bms.isAsleep() ? ", asleep" : "")
+                + ": " + bms.reason();
+    }
+
+    /** The first instant within a step (s) at which its BMS has to look. */
+    double firstExit(int order, double seconds) {
+        if (bms == null) {
+            return Double.POSITIVE_INFINITY;
+        }
+        double byVolts = Series.firstExit(branch.terminalVolts(), order, seconds, lowVolts, highVolts);
+        double byAmperes = Series.firstExit(branch.current(), order, seconds, lowAmperes * count, highAmperes * count);
+        return Math.min(byVolts, byAmperes);
+    }
+
+    double dueSeconds() {
+        return bms == null ? Double.POSITIVE_INFINITY : quietDue;
+    }
+
+    boolean mayDischarge() {
+        return bms == null || bms.mayDischarge();
+    }
+
+    boolean mayCharge() {
+        return bms == null || bms.mayCharge();
+    }
+
+    double idleWatts() {
+        return bms == null ? 0 : bms.settings().idleWatts() * count;
+    }
+
+    /** What its BMS asks for, null where it does not talk. */
+    Bms settings() {
+        return bms == null ? null : bms.settings();
+    }
+}

@@ -1,0 +1,15 @@
+package sparen.simulation;
+
+import java.time.LocalDate;
+
+/**
+ * One local day of a run.
+ *
+ * @param date in the site's own zone; the first and the last may be cut short
+ * @param month 1 to 12
+ * @param ledger of the day
+ * @param lowestStateOfCharge (fraction)
+ * @param lowestBatteryVolts (V)
+ */
+public record DayFigures(
+        LocalDate date, int month, Ledger ledger, double lowestStateOfCharge, double lowestBatteryVolts) {}

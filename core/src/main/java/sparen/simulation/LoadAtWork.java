@@ -1,0 +1,150 @@
+package sparen.simulation;
+
+import sparen.site.Consumption;
+import sparen.site.Load;
+
+/** One load in one run: what it wants now, its start surge, and whether it waits for a hand after a loss of power. */
+final class LoadAtWork {
+    private static final double HAND_HOUR = 8;
+
+    final Load load;
+    final int feed;
+    final int tank;
+    private final StepInput pattern;
+    private final double constantWatts;
+    private final double surgeFactor;
+    private final double surgeSeconds;
+    private double running;
+    private boolean fed;
+    private boolean waitsForHand;
+    private double handAt = Double.POSITIVE_INFINITY;
+    private double surgeUntil = Double.NEGATIVE_INFINITY;
+    private double now;
+    private double servedSeconds;
+    private int losses;
+
+    /**
+     * @param pattern what it would draw over the run, null for the same all the time
+     * @param nominalVolts for the power of a resistance and of a constant current (V)
+     * @param feed number of the bus it hangs on
+     * @param tank number of the tank it heats, −1 for none
+     */
+    LoadAtWork(Load load, StepInput pattern, double nominalVolts, int feed, int tank) {
+        this.load = load;
+        this.pattern = pattern;
+        this.feed = feed;
+        this.tank = tank;
+        constantWatts = constantWatts(load.consumption(), nominalVolts);
+        surgeFactor = load.surge().map(Load.StartSurge::factor).orElse(1.0);
+        surgeSeconds = load.surge().map(Load.StartSurge::seconds).orElse(0.0);
+        running = constantWatts;
+    }
+
+    private static double constantWatts(Consumption consumption, double nominalVolts) {
+        if (consumption instanceof Consumption.ConstantPower constant) {
+            return constant.watts();
+        }
+        if (consumption instanceof Consumption.Resistance resistance) {
+            return nominalVolts * nominalVolts / resistance.ohms();
+        }
+        return consumption instanceof Consumption.ConstantCurrent current ? nominalVolts * current.amperes() : 0;
+    }
+
+    /**
+     * Takes the pattern's value at an instant (s).
+     *
+     * @return whether what it draws may have changed
+     */
+    boolean moveTo(double seconds, LocalClock clock) {
+        now = seconds;
+        boolean changed = seconds == surgeUntil;
+        if (surgeUntil <= seconds && surgeUntil > Double.NEGATIVE_INFINITY) {
+            surgeUntil = Double.NEGATIVE_INFINITY;
+            changed = true;
+        }
+        if (waitsForHand && seconds >= handAt) {
+            waitsForHand = false;
+            changed = true;
+        }
+        if (pattern != null) {
+            pattern.moveTo(seconds);
+            double watts = pattern.value();
+            if (watts != running) {
+                if (watts > running && running == 0 && fed) {
+                    beginSurge();
+                }
+                running = watts;
+                changed = true;
+            }
+        }
+        return changed;
+    }
+
+    private void beginSurge() {
+        if (surgeSeconds > 0) {
+            surgeUntil = now + surgeSeconds;
+        }
+    }
+
+    /** Tells it whether its terminals have a voltage; when it is lost and comes back matters. */
+    void feed(boolean hasVoltage, boolean lostByFeed, LocalClock clock) {
+        if (hasVoltage == fed) {
+            return;
+        }
+        fed = hasVoltage;
+        if (!fed) {
+            losses++;
+            surgeUntil = Double.NEGATIVE_INFINITY;
+            if (load.needsHand() && lostByFeed) {
+                waitsForHand = true;
+                int day = clock.moveTo(now);
+                double today = clock.instant(day, HAND_HOUR);
+                handAt = today > now ? today : clock.instant(day + 1, HAND_HOUR);
+            }
+        } else if (running > 0) {
+            beginSurge();
+        }
+    }
+
+    /** What it draws now if it has a voltage (W); a resistance and a constant current at nominal voltage. */
+    double watts() {
+        return waitsForHand ? 0 : surgeUntil > now ? running * surgeFactor : running;
+    }
+
+    /** What it wants for its service now (W). */
+    double wantedWatts() {
+        return running;
+    }
+
+    /** Whether it draws a power that is given, and not by its voltage. */
+    boolean isPower() {
+        return !(load.consumption() instanceof Consumption.Resistance)
+                && !(load.consumption() instanceof Consumption.ConstantCurrent);
+    }
+
+    boolean isFed() {
+        return fed;
+    }
+
+    boolean waitsForHand() {
+        return waitsForHand;
+    }
+
+    double nextChange() {
+        double next = pattern == null ? Double.POSITIVE_INFINITY : pattern.nextChange();
+        if (surgeUntil > now) {
+            next = Math.min(next, surgeUntil);
+        }
+        return waitsForHand ? Math.min(next, handAt) : next;
+    }
+
+    void count(double seconds) {
+        if (fed && !waitsForHand) {
+            servedSeconds += seconds;
+        }
+    }
+
+    LoadFigures figures() {
+        return new LoadFigures(load.id(), servedSeconds, Math.max(0, losses));
+    }
+}

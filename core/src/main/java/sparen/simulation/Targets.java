@@ -1,0 +1,77 @@
+package sparen.simulation;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import sparen.power.EngineGenerator;
+import sparen.site.Load;
+
+/** What the contacts of all outputs act on: loads, and other devices by their enable, supply or start signal. */
+final class Targets {
+    /** For each load the output whose contact it is behind, −1 for none. */
+    final int[] outputOfLoad;
+
+    private final Circuit circuit;
+    private final List<Device> devices = new ArrayList<>();
+
+    private record Device(int output, Acts acts) {}
+
+    private interface Acts {
+        void take(boolean closed);
+    }
+
+    Targets(Circuit circuit, OutputAtWork[] outputs) {
+        this.circuit = circuit;
+        outputOfLoad = new int[circuit.loads.length];
+        Arrays.fill(outputOfLoad, -1);
+        List<String> loads = circuit.site.loads().stream().map(Load::id).toList();
+        for (int i = 0; i < outputs.length; i++) {
+            for (String id : outputs[i].output().loads()) {
+                int load = loads.indexOf(id);
+                if (load >= 0) {
+                    outputOfLoad[load] = i;
+                } else {
+                    devices.add(new Device(i, acting(id)));
+                }
+            }
+        }
+    }
+
+    private Acts acting(String id) {
+        for (ControllerAtWork controller : circuit.controllers) {
+            if (controller.controller.id().equals(id)) {
+                return controller.regulator::enable;
+            }
+        }
+        for (ConverterAtWork converter : circuit.converters) {
+            if (converter.converter.id().equals(id)) {
+                return closed -> converter.enabled = closed;
+            }
+        }
+        if (circuit.ac.side.inverter().id().equals(id)) {
+            return circuit.ac.side::enable;
+        }
+        for (EngineGenerator generator : circuit.ac.generators) {
+            if (generator.generator().id().equals(id)) {
+                return generator::call;
+            }
+        }
+        throw new IllegalArgumentException("an output cannot act on \"" + id + "\"");
+    }
+
+    /** Carries the contacts' positions to what they act on. */
+    void connect(OutputAtWork[] outputs) {
+        for (int i = 0; i < outputOfLoad.length; i++) {
+            circuit.connected[i] = outputOfLoad[i] < 0 || outputs[outputOfLoad[i]].isClosed();
+        }
+        for (Device device : devices) {
+            device.acts().take(outputs[device.output()].isClosed());
+        }
+        double coils = 0;
+        for (OutputAtWork output : outputs) {
+            coils += output.coilWatts();
+        }
+        circuit.setCoilWatts(coils);
+        circuit.touchLoads();
+    }
+}

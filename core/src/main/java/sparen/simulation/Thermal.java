@@ -1,0 +1,84 @@
+package sparen.simulation;
+
+import sparen.site.Enclosure;
+import sparen.site.Enclosure.CabinetHeater;
+
+/**
+ * Temperature of battery and cabinet: a first-order lag behind the air, raised by losses and a heater. It is worked out every quarter
+ * of an hour and holds until the next: batteries take hours, and devices sample.
+ */
+final class Thermal {
+    /** Between two samples (s). */
+    static final double SAMPLE_SECONDS = 900;
+
+    private final Enclosure enclosure;
+    private final double[] air;
+    private final double decay;
+    private double celsius;
+    private double next = SAMPLE_SECONDS;
+    private boolean heats;
+    private double heatJoules;
+
+    Thermal(Enclosure enclosure, double[] airCelsius) {
+        this.enclosure = enclosure;
+        air = airCelsius;
+        decay = StrictMath.exp(-SAMPLE_SECONDS / enclosure.lagSeconds());
+        celsius = enclosure.startCelsius().orElseGet(() -> meanOfFirstDay(airCelsius));
+        settleHeater();
+    }
+
+    private static double meanOfFirstDay(double[] air) {
+        int minutes = Math.min(1440, air.length);
+        double sum = 0;
+        for (int i = 0; i < minutes; i++) {
+            sum += air[i];
+        }
+        return sum / minutes;
+    }
+
+    /** Takes heat (J) that was lost in the battery since the last sample. */
+    void heat(double joules) {
+        heatJoules += joules;
+    }
+
+    /**
+     * Goes to an instant (s).
+     *
+     * @return whether a sample was taken
+     */
+    boolean moveTo(double seconds) {
+        if (seconds < next) {
+            return false;
+        }
+        double watts = heatJoules / SAMPLE_SECONDS + heaterWatts();
+        heatJoules = 0;
+        double settled = airCelsius(next - SAMPLE_SECONDS / 2) + watts * enclosure.kelvinPerWatt();
+        celsius = settled + (celsius - settled) * decay;
+        next += SAMPLE_SECONDS;
+        settleHeater();
+        return true;
+    }
+
+    private void settleHeater() {
+        if (enclosure.heater().isPresent()) {
+            CabinetHeater heater = enclosure.heater().get();
+            heats = heats ? celsius < heater.offCelsius() : celsius <= heater.onCelsius();
+        }
+    }
+
+    double heaterWatts() {
+        return heats ? enclosure.heater().orElseThrow().watts() : 0;
+    }
+
+    double airCelsius(double seconds) {
+        return air[(int) Math.max(0, Math.min(air.length - 1, seconds / 60))];
+    }
+
+    double celsius() {
+        return celsius;
+    }
+
+    double nextSample() {
+        return next;
+    }
+}

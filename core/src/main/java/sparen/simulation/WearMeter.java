@@ -1,0 +1,73 @@
+package sparen.simulation;
+
+import java.util.Arrays;
+import sparen.battery.Rainflow;
+
+/** Gathers what wears a battery while a run goes on: turning points of the state of charge, and time spent where it should not be. */
+final class WearMeter {
+    /** Turning points closer than this are no cycle (fraction); judgement. */
+    private static final double LEAST_RANGE = 0.005;
+
+    private double[] turningPoints = new double[256];
+    private int size;
+    private double extreme;
+    private boolean rising;
+    private double below20;
+    private double below50;
+    private double full;
+    private double cold;
+    private double hot;
+    private double lowestCelsius = Double.POSITIVE_INFINITY;
+    private double highestCelsius = Double.NEGATIVE_INFINITY;
+    private int openings;
+
+    WearMeter(double startCharge) {
+        extreme = startCharge;
+        add(startCharge);
+    }
+
+    void count(double seconds, double charge, double celsius) {
+        below20 += charge < 0.2 ? seconds : 0;
+        below50 += charge < 0.5 ? seconds : 0;
+        full += charge >= 0.98 ? seconds : 0;
+        cold += celsius < 0 ? seconds : 0;
+        hot += celsius > 40 ? seconds : 0;
+        lowestCelsius = Math.min(lowestCelsius, celsius);
+        highestCelsius = Math.max(highestCelsius, celsius);
+        if (rising ? charge > extreme : charge < extreme) {
+            extreme = charge;
+        } else if (Math.abs(charge - extreme) >= LEAST_RANGE) {
+            add(extreme);
+            rising = !rising;
+            extreme = charge;
+        }
+    }
+
+    void countOpening() {
+        openings++;
+    }
+
+    private void add(double charge) {
+        if (size == turningPoints.length) {
+            turningPoints = Arrays.copyOf(turningPoints, size * 2);
+        }
+        turningPoints[size++] = charge;
+    }
+
+    BatteryFigures figures(double reportedAtEnd) {
+        add(extreme);
+        Rainflow cycles = Rainflow.of(Arrays.copyOf(turningPoints, size));
+        return new BatteryFigures(
+                cycles.equivalentFullCycles(),
+                cycles.cycles(0.5, Double.POSITIVE_INFINITY),
+                below20,
+                below50,
+                full,
+                cold,
+                hot,
+                lowestCelsius,
+                highestCelsius,
+                openings,
+                reportedAtEnd);
+    }
+}

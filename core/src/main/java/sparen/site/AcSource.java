@@ -1,0 +1,134 @@
+package sparen.site;
+
+import java.util.List;
+import java.util.Optional;
+import sparen.quantity.Bounds;
+
+/** What can bring AC to a transfer switch. */
+public sealed interface AcSource {
+    /** Its name in references. */
+    String id();
+
+    /** What the crew calls it. */
+    String name();
+
+    /** What one leg can give (W). */
+    double legWatts(double acVolts);
+
+    /** How many legs it has. */
+    int legs();
+
+    /**
+     * An engine generator. It runs while an output that drives it asks for it.
+     *
+     * @param id its name in references
+     * @param name what the crew calls it
+     * @param ratedWatts of all legs together (W), above 0 to 1,000,000
+     * @param legs 1 to 3; each carries its part and no more
+     * @param startSeconds from the call to a steady voltage (s), 0 to 600
+     * @param leastLoadFraction below this share of its rating it runs to its harm (fraction), 0 to 0.9
+     * @param coolDownSeconds it runs on unloaded when no longer called (s), 0 to 3600
+     * @param failureFraction of starts that fail (fraction), 0 to 1
+     * @param retrySeconds between two tries (s), 1 to 3600
+     * @param mostTries until it gives up and waits for a hand, 1 to 20
+     * @param idleLitresPerHour fuel at no load (l/h), 0 to 200
+     * @param litresPerKilowattHour fuel for each unit beyond that (l/kWh), 0 to 5
+     */
+    record Generator(
+            String id,
+            String name,
+            double ratedWatts,
+            int legs,
+            double startSeconds,
+            double leastLoadFraction,
+            double coolDownSeconds,
+            double failureFraction,
+            double retrySeconds,
+            int mostTries,
+            double idleLitresPerHour,
+            double litresPerKilowattHour)
+            implements AcSource {
+        public Generator {
+            Bounds.id("id", id);
+            Bounds.name("name", name);
+            Bounds.above("ratedWatts", ratedWatts, "W", 0, 1e6);
+            Bounds.within("legs", legs, "legs", 1, 3);
+            Bounds.within("startSeconds", startSeconds, "s", 0, 600);
+            Bounds.within("leastLoadFraction", leastLoadFraction, "", 0, 0.9);
+            Bounds.within("coolDownSeconds", coolDownSeconds, "s", 0, 3600);
+            Bounds.within("failureFraction", failureFraction, "", 0, 1);
+            Bounds.within("retrySeconds", retrySeconds, "s", 1, 3600);
+            Bounds.within("mostTries", mostTries, "tries", 1, 20);
+            Bounds.within("idleLitresPerHour", idleLitresPerHour, "l/h", 0, 200);
+            Bounds.within("litresPerKilowattHour", litresPerKilowattHour, "l/kWh", 0, 5);
+        }
+
+        @Override
+        public double legWatts(double acVolts) {
+            return ratedWatts / legs;
+        }
+    }
+
+    /**
+     * A feeder from a grid, with outages and prices.
+     *
+     * @param id its name in references
+     * @param name what the crew calls it
+     * @param breakerAmperes of each leg (A), above 0 to 1000
+     * @param legs 1 to 3
+     * @param outagesPerYear mean number (1/a), 0 to 5000; seeded
+     * @param meanOutageSeconds mean length (s), 1 to 1e6
+     * @param exportWatts the most it takes back (W), 0 to 1e6
+     * @param bands prices by the clock, 0 to 20; the first that holds counts, outside all nothing is paid
+     */
+    record Feeder(
+            String id,
+            String name,
+            double breakerAmperes,
+            int legs,
+            double outagesPerYear,
+            double meanOutageSeconds,
+            double exportWatts,
+            List<PriceBand> bands)
+            implements AcSource {
+        public Feeder {
+            Bounds.id("id", id);
+            Bounds.name("name", name);
+            Bounds.above("breakerAmperes", breakerAmperes, "A", 0, 1000);
+            Bounds.within("legs", legs, "legs", 1, 3);
+            Bounds.within("outagesPerYear", outagesPerYear, "1/a", 0, 5000);
+            Bounds.within("meanOutageSeconds", meanOutageSeconds, "s", 1, 1e6);
+            Bounds.within("exportWatts", exportWatts, "W", 0, 1e6);
+            bands = Bounds.orNone(bands);
+            Bounds.within("bands", bands.size(), "bands", 0, 20);
+        }
+
+        @Override
+        public double legWatts(double acVolts) {
+            return breakerAmperes * acVolts;
+        }
+    }
+
+    /**
+     * A price that holds at some hours.
+     *
+     * @param when the hours
+     * @param importPerKilowattHour paid for energy taken (currency/kWh), −100 to 1000
+     * @param exportPerKilowattHour got for energy given back (currency/kWh), −100 to 1000
+     */
+    record PriceBand(DailySpan when, double importPerKilowattHour, double exportPerKilowattHour) {
+        public PriceBand {
+            Bounds.present("when", when);
+            Bounds.within("importPerKilowattHour", importPerKilowattHour, "1/kWh", -100, 1000);
+            Bounds.within("exportPerKilowattHour", exportPerKilowattHour, "1/kWh", -100, 1000);
+        }
+    }
+
+    /** The generators among some sources. */
+    static Optional<Generator> generator(List<AcSource> sources, String id) {
+        return sources.stream()
+                .filter(source -> source instanceof Generator && source.id().equals(id))
+                .map(Generator.class::cast)
+                .findFirst();
+    }
+}

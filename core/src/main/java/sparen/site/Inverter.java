@@ -1,0 +1,142 @@
+package sparen.site;
+
+import java.util.Optional;
+import sparen.quantity.Bounds;
+
+/**
+ * An inverter, with or without a charger and a transfer switch to an AC source.
+ *
+ * <p>DC power = idle + AC power × (1 + proportionalLoss) + quadraticLoss × AC power² / continuousWatts.
+ *
+ * @param id its name in references; AC loads name it as their feed
+ * @param name what the crew calls it
+ * @param acVolts nominal (V), 90 to 260
+ * @param continuousWatts it carries for ever up to {@code deratingCelsius} (W), above 0 to 100,000
+ * @param continuousVoltAmperes likewise (VA), continuousWatts to 150,000
+ * @param surgeFactor of both it carries for a while (×), 1 to 5; above it trips at once
+ * @param surgeSeconds that while (s), 0 to 600
+ * @param deratingCelsius above this air temperature it carries less (°C), −20 to 80
+ * @param deratingPerKelvin by this share for each kelvin (1/K), 0 to 0.1
+ * @param idleWatts its own draw while on (W), 0 to 500
+ * @param proportionalLoss (fraction), 0 to 0.3
+ * @param quadraticLoss at continuousWatts (fraction), 0 to 0.3
+ * @param search how it saves its idle draw at night
+ * @param window of DC voltage in which it works
+ * @param cable from its DC terminals to the main bus
+ * @param charger what it charges with from AC
+ * @param transfer how it takes an AC source
+ */
+public record Inverter(
+        String id,
+        String name,
+        double acVolts,
+        double continuousWatts,
+        double continuousVoltAmperes,
+        double surgeFactor,
+        double surgeSeconds,
+        double deratingCelsius,
+        double deratingPerKelvin,
+        double idleWatts,
+        double proportionalLoss,
+        double quadraticLoss,
+        Optional<Search> search,
+        DcWindow window,
+        Cable cable,
+        Optional<Charger> charger,
+        Optional<Transfer> transfer) {
+    /**
+     * Search mode: looks for a load now and then and is off between.
+     *
+     * @param watts its mean draw while it searches (W), 0 to 200
+     * @param leastLoadWatts loads of together less than this are not noticed, and not served (W), 0 to 1000
+     * @param intervalSeconds between two looks (s), 0.1 to 60
+     */
+    public record Search(double watts, double leastLoadWatts, double intervalSeconds) {
+        public Search {
+            Bounds.within("watts", watts, "W", 0, 200);
+            Bounds.within("leastLoadWatts", leastLoadWatts, "W", 0, 1000);
+            Bounds.within("intervalSeconds", intervalSeconds, "s", 0.1, 60);
+        }
+    }
+
+    /**
+     * Its own guard at its own DC terminals.
+     *
+     * @param lowAlarmVolts it warns at or below (V), 0 to 1000
+     * @param lowShutdownVolts it stops at or below (V), 0 to lowAlarmVolts
+     * @param lowDelaySeconds for how long (s), 0 to 600
+     * @param lowRestartVolts it starts again at or above (V), lowShutdownVolts to 1000
+     * @param highShutdownVolts it stops at once at or above (V), above lowRestartVolts to 1000; it starts again 2 % below
+     */
+    public record DcWindow(
+            double lowAlarmVolts,
+            double lowShutdownVolts,
+            double lowDelaySeconds,
+            double lowRestartVolts,
+            double highShutdownVolts) {
+        public DcWindow {
+            Bounds.within("lowAlarmVolts", lowAlarmVolts, "V", 0, 1000);
+            Bounds.within("lowShutdownVolts", lowShutdownVolts, "V", 0, lowAlarmVolts);
+            Bounds.within("lowDelaySeconds", lowDelaySeconds, "s", 0, 600);
+            Bounds.within("lowRestartVolts", lowRestartVolts, "V", lowShutdownVolts, 1000);
+            Bounds.above("highShutdownVolts", highShutdownVolts, "V", lowRestartVolts, 1000);
+        }
+    }
+
+    /**
+     * The charger in it. Its setpoints are in the program, under the inverter's id.
+     *
+     * @param maximumAmperes on the DC side (A), above 0 to 1000
+     * @param efficiency AC to DC (fraction), 0.5 to 1
+     */
+    public record Charger(double maximumAmperes, double efficiency) {
+        public Charger {
+            Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
+            Bounds.within("efficiency", efficiency, "", 0.5, 1);
+        }
+    }
+
+    /**
+     * The transfer switch.
+     *
+     * @param maximumAmperes through the switch on each leg (A), above 0 to 1000
+     * @param qualifySeconds how long the source must have been good (s), 0 to 600; 10–15 s usual
+     * @param assists whether it helps a source out of the battery when the loads exceed the input limit
+     */
+    public record Transfer(double maximumAmperes, double qualifySeconds, boolean assists) {
+        public Transfer {
+            Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
+            Bounds.within("qualifySeconds", qualifySeconds, "s", 0, 600);
+        }
+    }
+
+    public Inverter {
+        Bounds.id("id", id);
+        Bounds.name("name", name);
+        Bounds.within("acVolts", acVolts, "V", 90, 260);
+        Bounds.above("continuousWatts", continuousWatts, "W", 0, 100_000);
+        Bounds.within("continuousVoltAmperes", continuousVoltAmperes, "VA", continuousWatts, 150_000);
+        Bounds.within("surgeFactor", surgeFactor, "×", 1, 5);
+        Bounds.within("surgeSeconds", surgeSeconds, "s", 0, 600);
+        Bounds.within("deratingCelsius", deratingCelsius, "°C", -20, 80);
+        Bounds.within("deratingPerKelvin", deratingPerKelvin, "1/K", 0, 0.1);
+        Bounds.within("idleWatts", idleWatts, "W", 0, 500);
+        Bounds.within("proportionalLoss", proportionalLoss, "", 0, 0.3);
+        Bounds.within("quadraticLoss", quadraticLoss, "", 0, 0.3);
+        search = Bounds.orEmpty(search);
+        Bounds.present("window", window);
+        Bounds.present("cable", cable);
+        charger = Bounds.orEmpty(charger);
+        transfer = Bounds.orEmpty(transfer);
+    }
+
+    /** DC power (W) for an AC power (W, 0 or more) while it is on. */
+    public double dcWatts(double acWatts) {
+        return idleWatts + acWatts * (1 + proportionalLoss) + quadraticLoss * acWatts * acWatts / continuousWatts;
+    }
+
+    /** AC to DC power (fraction) at an AC power above 0 (W). */
+    public double efficiency(double acWatts) {
+        return acWatts / dcWatts(acWatts);
+    }
+}

@@ -1,0 +1,41 @@
+package sparen.sun;
+
+import java.util.List;
+import sparen.quantity.Bounds;
+
+/**
+ * What a place's months are like: what seeded years are made from.
+ *
+ * @param clearness mean clearness index of each month, January first (fraction), 0.05 to 0.85
+ * @param meanCelsius mean air temperature of each month (°C), −60 to 50
+ * @param dailySwingKelvin half the usual difference between afternoon and night (K), 0 to 20
+ */
+public record Climate(List<Double> clearness, List<Double> meanCelsius, double dailySwingKelvin) {
+    private static final int MONTHS = 12;
+
+    public Climate {
+        clearness = List.copyOf(Bounds.present("clearness", clearness));
+        meanCelsius = List.copyOf(Bounds.present("meanCelsius", meanCelsius));
+        Bounds.within("clearness", clearness.size(), "months", MONTHS, MONTHS);
+        Bounds.within("meanCelsius", meanCelsius.size(), "months", MONTHS, MONTHS);
+        clearness.forEach(index -> Bounds.within("clearness", index, "", 0.05, 0.85));
+        meanCelsius.forEach(celsius -> Bounds.within("meanCelsius", celsius, "°C", -60, 50));
+        Bounds.within("dailySwingKelvin", dailySwingKelvin, "K", 0, 20);
+    }
+
+    /**
+     * A maritime climate by latitude alone, for where nothing better is known: duller and colder in the winter of its hemisphere.
+     * Judgement, no source.
+     */
+    public static Climate atLatitude(double latitudeDegrees) {
+        double away = Math.min(1, Math.abs(latitudeDegrees) / 65);
+        Double[] clear = new Double[MONTHS];
+        Double[] celsius = new Double[MONTHS];
+        for (int month = 0; month < MONTHS; month++) {
+            double summer = -StrictMath.cos(2 * Math.PI * (month + 0.5 - 0.7) / MONTHS) * Math.signum(latitudeDegrees);
+            clear[month] = 0.55 - 0.15 * away + 0.09 * away * summer;
+            celsius[month] = 26 - 21 * away * away + (1 + 8 * away) * summer * away;
+        }
+        return new Climate(List.of(clear), List.of(celsius), 4);
+    }
+}
