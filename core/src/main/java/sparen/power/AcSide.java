@@ -49,6 +49,7 @@ public final class AcSide {
     private int tries;
     private boolean breakerOpen;
     private int sourceAtHand = -1;
+    private int candidate = -1;
     private double now;
     private String reason = "";
 
@@ -219,22 +220,20 @@ public final class AcSide {
     }
 
     private void settleSource(Conditions on) {
-        boolean present = on.source >= 0 && !breakerOpen && inverter.transfer().isPresent();
-        if (!present || on.source != sourceAtHand) {
+        int present = breakerOpen || inverter.transfer().isEmpty() ? -1 : on.source;
+        if (present != candidate) {
+            candidate = present;
             qualified.reset();
-            if (sourceAtHand >= 0) {
-                tell("the AC source is gone");
-            }
-            sourceAtHand = -1;
         }
-        boolean wanted = present && takesAc(on);
-        qualified.observe(now, present);
-        boolean connects = wanted && qualified.dueSeconds() <= now;
-        int next = connects ? on.source : -1;
+        qualified.observe(now, candidate >= 0);
+        int next = qualified.isDue(now) && takesAc(on) ? candidate : -1;
         if (next != sourceAtHand) {
+            boolean gone = next < 0 && candidate != sourceAtHand;
             sourceAtHand = next;
             tell(
-                    next >= 0 ? "transferred to AC, good for %.0f s" : "transferred from AC to the inverter",
+                    next >= 0
+                            ? "transferred to AC, good for %.0f s"
+                            : gone ? "AC is gone: back to the inverter" : "transferred from AC to the inverter",
                     inverter.transfer().orElseThrow().qualifySeconds());
         }
         boolean beyond = sourceAtHand >= 0 && !assists() && heaviestLeg(on) > on.sourceLegWatts;
@@ -243,6 +242,7 @@ public final class AcSide {
             breaker.reset();
             breakerOpen = true;
             sourceAtHand = -1;
+            candidate = -1;
             qualified.reset();
             tell("the source's breaker trips: %.0f W on a leg that gives %.0f W", heaviestLeg(on), on.sourceLegWatts);
         }

@@ -85,6 +85,15 @@ public final class BatteryBranch {
         beginCircuit();
     }
 
+    /** Expects to be discharged; whether it had expected otherwise and may. */
+    boolean expectDischarge() {
+        if (!expectCharging || !mayDischarge) {
+            return false;
+        }
+        turnRound();
+        return true;
+    }
+
     /**
      * Takes the solved balance.
      *

@@ -120,6 +120,7 @@ public final class BusBalance {
             battery.begin();
         }
         boolean triedOtherWay = false;
+        boolean turnedToLoad = false;
         for (int round = 0; round < rounds; round++) {
             gatherBatteries();
             if (nodeConductance == 0 && !triedOtherWay) {
@@ -130,7 +131,15 @@ public final class BusBalance {
                 }
                 gatherBatteries();
             }
-            if (nodeConductance == 0 || !solveFor()) {
+            if (nodeConductance == 0) {
+                return false;
+            }
+            if (!solveFor()) {
+                // The resistance against charging may be all that stands in the way of a load: try what discharging can give.
+                if (!turnedToLoad && turnToDischarge()) {
+                    turnedToLoad = true;
+                    continue;
+                }
                 return false;
             }
             if (!oneTurns()) {
@@ -138,6 +147,14 @@ public final class BusBalance {
             }
         }
         return true;
+    }
+
+    private boolean turnToDischarge() {
+        boolean turned = false;
+        for (BatteryBranch battery : batteries) {
+            turned |= battery.expectDischarge();
+        }
+        return turned;
     }
 
     /** Whether there is a battery through which the bus has a voltage at all. */

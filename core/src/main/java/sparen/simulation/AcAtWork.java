@@ -21,8 +21,8 @@ final class AcAtWork {
     private final List<AcCoupledArray> arrayInverters;
     private final LocalClock clock;
     private final AcProgram program;
-    private double arraysUntil = Double.NEGATIVE_INFINITY;
-    private double windowUntil = Double.NEGATIVE_INFINITY;
+    private double arraysUntil;
+    private double windowUntil;
     private double sunWatts;
     private double due = Double.NEGATIVE_INFINITY;
     private double lowVolts;
@@ -57,6 +57,8 @@ final class AcAtWork {
             }
         }
         nextHand = clock.instant(0, 8);
+        arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+        windowUntil = program.windows().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
     }
 
     /** Something it depends on has changed: it has to look again. */
@@ -73,10 +75,10 @@ final class AcAtWork {
                 dirty = true;
             }
         }
-        if (seconds >= arraysUntil && !arrays.isEmpty()) {
+        if (seconds >= arraysUntil) {
             moveArrays(seconds);
         }
-        if (seconds >= windowUntil && !program.windows().isEmpty()) {
+        if (seconds >= windowUntil) {
             findWindow(seconds);
             dirty = true;
         }

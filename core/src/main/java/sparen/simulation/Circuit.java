@@ -820,6 +820,14 @@ final class Circuit {
         return sum + bus.stiffness();
     }
 
+    String why(double step) { int order = bus.order(); String s = "";
+        for (BatteryAtWork b : batteries) s += " bat " + b.branch.firstExit(bus.batteryVolts(), order, step, 9) + " bms " + b.firstExit(order, step) + " soc " + b.branch.circuit().charge()[0] + " I " + b.branch.current()[0];
+        for (ControllerAtWork c : controllers) s += " ctl " + exit(c.regulator, c.branch, step) + c.regulator.limit() + " " + c.regulator.stage() + " " + c.regulator.dueSeconds();
+        if (acCharger != null) s += " chg " + exit(acCharger, chargerBranch, step);
+        for (MonitorAtWork m : monitors) s += " mon " + m.firstExit(bus, step, true) + " cnt " + m.counter.count() + " rep " + m.counter.reported();
+        for (int i = 0; i < tanks.length; i++) s += " tank " + tanks[i].secondsToThermostat(tankWatts(i)) + " T " + tanks[i].celsius();
+        return s + " V " + bus.busVolts()[0]; }
+
     /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
     double firstExit(double step, double mostCharge) {
         int order = bus.order();

@@ -13,7 +13,7 @@ final class FeederAtWork {
     private final LocalClock clock;
     private boolean present = true;
     private double next;
-    private double priceUntil = Double.NEGATIVE_INFINITY;
+    private double priceUntil;
     private PriceBand band;
     private double outageSeconds;
 
@@ -21,6 +21,7 @@ final class FeederAtWork {
         this.feeder = feeder;
         this.clock = clock;
         random = new Random(seed);
+        priceUntil = feeder.bands().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
         next = feeder.outagesPerYear() == 0 ? Double.POSITIVE_INFINITY : gap();
     }
 
@@ -34,7 +35,7 @@ final class FeederAtWork {
      * @return whether it came or went
      */
     boolean moveTo(double seconds) {
-        if (seconds >= priceUntil && !feeder.bands().isEmpty()) {
+        if (seconds >= priceUntil) {
             findBand(seconds);
         }
         boolean changed = false;

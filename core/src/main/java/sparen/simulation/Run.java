@@ -123,7 +123,9 @@ final class Run {
             circuit.chargeSeries(chargeSeries, circuit.bus.order());
         }
         double length = circuit.trim(wanted, settings.voltsTolerance());
-        double exit = Math.min(circuit.firstExit(length, mostCharge()), signalExit(length));
+        double a = circuit.firstExit(length, mostCharge()); double c = signalExit(length);
+        double exit = Math.min(a, c);
+        if (++DBG > 30000 && DBG % 200 < 3 && DBG<32000) System.out.println("DBG now " + now + " wanted " + wanted + " trimmed " + length + " parts " + a + " signals " + c + " " + circuit.why(length) + " in " + circuit.nextInputChange() + " rules " + rulesDue);
         return Math.min(length, exit);
     }
 
@@ -140,6 +142,7 @@ final class Run {
         return exit;
     }
 
+    static long DBG;
     private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
         stop = Math.min(stop, circuit.nextInputChange());
