@@ -24,6 +24,11 @@ public final class BatteryCircuit {
 
     private final BatteryModel model;
     private final boolean hasWells;
+    private final boolean gasses;
+    private final double availableShare;
+    private final double perCoulomb;
+    private final double selfDischarge;
+    private final double[] rcPerSecond;
     private final double[] knots;
     private final double[] volts;
     private final double[] available = Series.zero();
@@ -59,6 +64,14 @@ public final class BatteryCircuit {
     public BatteryCircuit(BatteryModel model, double stateOfCharge) {
         this.model = model;
         hasWells = model.availableShare() < 1;
+        gasses = model.gasMargin() > 0;
+        availableShare = model.availableShare();
+        perCoulomb = 1 / (availableShare * model.capacityCoulombs());
+        selfDischarge = model.selfDischargeAmperes();
+        rcPerSecond = new double[model.rcSeconds().length];
+        for (int i = 0; i < rcPerSecond.length; i++) {
+            rcPerSecond[i] = 1 / model.rcSeconds()[i];
+        }
         knots = model.statesOfCharge();
         volts = model.openCircuitVolts();
         rcOhms = model.rcOhms().clone();
@@ -107,7 +120,7 @@ public final class BatteryCircuit {
     /** Prepares a step: finds the segment of the open-circuit curve, and takes the current's expected sign. */
     public void begin(boolean expectCharging) {
         charging = expectCharging;
-        full = charging && available[0] >= 1 && model.gasMargin() == 0;
+        full = charging && available[0] >= 1 && !gasses;
         findSegment();
         slope = segmentSlope(segment);
         openCircuit[0] = volts[segment] + shiftVolts + slope * (available[0] - knots[segment]);
@@ -126,7 +139,7 @@ public final class BatteryCircuit {
             Arrays.fill(resistance, 0);
             resistance[0] = ohmicOhms;
         }
-        if (charging && model.gasMargin() > 0) {
+        if (charging && gasses) {
             inverseGasGap = 1 / (1 + model.gasMargin() - available[0]);
             gas[0] = model.gasMargin() * inverseGasGap;
         }
@@ -142,36 +155,36 @@ public final class BatteryCircuit {
         double stored = current[k];
         if (full) {
             stored = 0;
-        } else if (charging && model.gasMargin() > 0) {
+        } else if (charging && gasses) {
             stored -= gas[0] * current[k] + Series.innerProduct(gas, current, k) + (k > 0 ? gas[k] * current[0] : 0);
         }
-        double share = model.availableShare();
-        double next = k + 1;
+        double share = availableShare;
+        double part = Series.INVERSE[k + 1];
         if (k == 0) {
-            stored -= available[0] > EMPTY ? model.selfDischargeAmperes() : 0;
+            stored -= available[0] > EMPTY ? selfDischarge : 0;
         }
-        double rise = stored / (share * model.capacityCoulombs());
+        double rise = stored * perCoulomb;
         if (hasWells) {
             double difference = exchange * (bound[k] - available[k]);
             rise += (1 - share) * difference;
-            bound[k + 1] = -share * difference / next;
-            available[k + 1] = rise / next;
+            bound[k + 1] = -share * difference * part;
+            available[k + 1] = rise * part;
             charge[k + 1] = share * available[k + 1] + (1 - share) * bound[k + 1];
         } else {
-            available[k + 1] = rise / next;
+            available[k + 1] = rise * part;
         }
         double sum = slope * available[k + 1];
         openCircuit[k + 1] = sum;
         for (int i = 0; i < rcVolts.length; i++) {
             double[] v = rcVolts[i];
-            v[k + 1] = (current[k] * rcOhms[i] - v[k]) / (model.rcSeconds()[i] * next);
+            v[k + 1] = (current[k] * rcOhms[i] - v[k]) * rcPerSecond[i] * part;
             sum += v[k + 1];
         }
         electromotiveForce[k + 1] = sum;
         if (varies) {
             resistance[k + 1] = resistanceTerm(k + 1);
         }
-        if (charging && model.gasMargin() > 0) {
+        if (charging && gasses) {
             gas[k + 1] = (available[k + 1] * gas[0] + Series.innerProduct(available, gas, k + 1)) * inverseGasGap;
         }
     }
@@ -287,12 +300,12 @@ public final class BatteryCircuit {
         }
         if (full) {
             lost += Series.integralOfProduct(openCircuit, current, order, seconds);
-        } else if (charging && model.gasMargin() > 0) {
+        } else if (charging && gasses) {
             multiply(gas, current, order, flow);
             lost += Series.integralOfProduct(openCircuit, flow, order, seconds);
         }
         if (model.selfDischargeAmperes() > 0 && available[0] > EMPTY) {
-            lost += model.selfDischargeAmperes() * integral(openCircuit, order, seconds);
+            lost += model.selfDischargeAmperes() * Series.integral(openCircuit, order, seconds);
         }
         if (hasWells) {
             lost += exchangeJoules(order, seconds);
@@ -318,14 +331,6 @@ public final class BatteryCircuit {
         for (int k = 1; k <= order; k++) {
             product[k] = a[0] * b[k] + a[k] * b[0] + Series.innerProduct(a, b, k);
         }
-    }
-
-    private static double integral(double[] c, int order, double seconds) {
-        double sum = c[order] / (order + 1);
-        for (int k = order - 1; k >= 0; k--) {
-            sum = sum * seconds + c[k] / (k + 1);
-        }
-        return sum * seconds;
     }
 
     /** Energy (J) stored now, against empty and at rest: in both wells and in the rebound elements. */

@@ -22,19 +22,19 @@ final class Chemistries {
             new double[] {0, 0.03, 0.08, 0.2, 0.4, 0.6, 0.8, 0.9, 1},
             new double[] {1.750, 1.930, 1.958, 1.985, 2.020, 2.052, 2.085, 2.102, 2.120},
             0.0002,
-            0.20,
-            new double[] {0.15, 0.42},
-            new double[] {120, 3600},
-            55,
-            0.006,
-            1.60,
-            0.08,
+            0.12,
+            new double[] {0.11, 0.39},
+            new double[] {240, 3600},
+            74,
+            0.004,
+            2.10,
+            0.13,
             0.025,
-            0.38,
-            0.70,
+            0.36,
+            0.60,
             0.04,
             620,
-            3000);
+            1250);
 
     /** Absorbed glass mat. As flooded but: rest 12.8–13.0 V full (common practice), less resistance, little gas; judgement. */
     private static final CellParameters AGM = new CellParameters(
@@ -43,7 +43,7 @@ final class Chemistries {
             0.0002,
             0.09,
             new double[] {0.08, 0.25},
-            new double[] {120, 3600},
+            new double[] {240, 3600},
             80,
             0.004,
             1.10,
@@ -53,7 +53,7 @@ final class Chemistries {
             1.00,
             0.02,
             620,
-            3000);
+            1250);
 
     /** Gelled electrolyte. As AGM but with somewhat more resistance; judgement. */
     private static final CellParameters GEL = new CellParameters(
@@ -72,7 +72,7 @@ final class Chemistries {
             0.90,
             0.02,
             620,
-            3000);
+            1250);
 
     /**
      * Lithium iron phosphate. Rest curve: the usual flat one, from memory. Resistances: a prismatic cell of some hundred Ah has a
@@ -88,7 +88,7 @@ final class Chemistries {
             0.0001,
             0.070,
             new double[] {0.035, 0.055},
-            new double[] {60, 1200},
+            new double[] {150, 1800},
             1.6,
             0.02,
             0.35,
@@ -107,7 +107,7 @@ final class Chemistries {
             0.0001,
             0.080,
             new double[] {0.040, 0.050},
-            new double[] {40, 900},
+            new double[] {120, 1200},
             0.8,
             0.02,
             0.40,

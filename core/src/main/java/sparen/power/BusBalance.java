@@ -135,7 +135,8 @@ public final class BusBalance {
                 return false;
             }
             if (!solveFor()) {
-                // The resistance against charging may be all that stands in the way of a load: try what discharging can give.
+                // The resistance against charging may be all that stands in the way of a load: try what discharging can
+                // give.
                 if (!turnedToLoad && turnToDischarge()) {
                     turnedToLoad = true;
                     continue;
@@ -274,12 +275,12 @@ public final class BusBalance {
      * Carries all series of the solved balance through a step: to {@link Series#LOW_ORDER} where that is enough, else to full order.
      *
      * @param seconds the step they must be good for (s)
-     * @param negligibleVolts where the last two terms of the low order are below this nothing more is needed (V)
+     * @param negligibleVolts where the last term of the low order is below this nothing more is needed (V)
      */
     public void expand(double seconds, double negligibleVolts) {
         prepare();
         expandTo(1, Series.LOW_ORDER);
-        if (term(order - 1, seconds) > negligibleVolts || term(order, seconds) > negligibleVolts) {
+        if (term(order, seconds) > negligibleVolts) {
             expandTo(Series.LOW_ORDER + 1, Series.ORDER);
         }
     }

@@ -2,7 +2,7 @@ package sparen.series;
 
 /**
  * Arithmetic on power series c0 + c1 t + c2 t² + …, t in seconds from the start of the step. Every call says up to which order the
- * coefficients count, at most {@link #ORDER}; what stands beyond is not read.
+ * coefficients count, {@link #LOW_ORDER} or {@link #ORDER}; what stands beyond is not read.
  *
  * <p>The recurrences are those of automatic differentiation by Taylor coefficients; see A. Griewank and A. Walther, Evaluating
  * Derivatives, 2nd ed., SIAM 2008, chapter 13 (from memory).
@@ -17,6 +17,9 @@ public final class Series {
     /** Finest step (s): an event is accepted this far behind its crossing, so that time always moves on. */
     public static final double FINEST_SECONDS = 1e-6;
 
+    /** 1 / k for each k from 1 on. */
+    public static final double[] INVERSE = {Double.NaN, 1, 1.0 / 2, 1.0 / 3, 1.0 / 4, 1.0 / 5, 1.0 / 6};
+
     private static final int PIECES = 4;
 
     private Series() {}
@@ -26,13 +29,16 @@ public final class Series {
         return new double[ORDER + 1];
     }
 
-    /** Its value at t (s). */
+    /** Its value at t (s). Written out, as all that is done dozens of times a step: such short loops cost more than their work. */
     public static double at(double[] c, int order, double t) {
-        double sum = c[order];
-        for (int k = order - 1; k >= 0; k--) {
-            sum = sum * t + c[k];
-        }
-        return sum;
+        double high = order == ORDER ? c[4] + t * (c[5] + t * c[6]) : c[4];
+        return c[0] + t * (c[1] + t * (c[2] + t * (c[3] + t * high)));
+    }
+
+    /** Its integral from 0 to h (s). */
+    public static double integral(double[] c, int order, double h) {
+        double high = order == ORDER ? c[4] / 5 + h * (c[5] / 6 + h * c[6] / 7) : c[4] / 5;
+        return h * (c[0] + h * (c[1] / 2 + h * (c[2] / 3 + h * (c[3] / 4 + h * high))));
     }
 
     /**
@@ -56,20 +62,25 @@ public final class Series {
 
     /** Σ a[j] b[k−j] over j from 1 to k−1: what is known of a product's coefficient k before either factor's own is. */
     public static double innerProduct(double[] a, double[] b, int k) {
-        double sum = 0;
-        for (int j = 1; j < k; j++) {
-            sum += a[j] * b[k - j];
-        }
-        return sum;
+        return switch (k) {
+            case 2 -> a[1] * b[1];
+            case 3 -> a[1] * b[2] + a[2] * b[1];
+            case 4 -> a[1] * b[3] + a[2] * b[2] + a[3] * b[1];
+            case 5 -> a[1] * b[4] + a[2] * b[3] + a[3] * b[2] + a[4] * b[1];
+            case 6 -> a[1] * b[5] + a[2] * b[4] + a[3] * b[3] + a[4] * b[2] + a[5] * b[1];
+            default -> 0;
+        };
     }
 
-    /** The size of the term of this order at h (s): a measure of what was left out when it is the last. */
+    /** The size of the term of this order, 3 to 6, at h (s): a measure of what was left out when it is the last. */
     public static double term(double[] c, int order, double h) {
-        double power = h;
-        for (int k = 1; k < order; k++) {
-            power *= h;
-        }
-        return Math.abs(c[order]) * power;
+        double square = h * h;
+        return switch (order) {
+            case 3 -> Math.abs(c[3]) * square * h;
+            case 4 -> Math.abs(c[4]) * square * square;
+            case 5 -> Math.abs(c[5]) * square * square * h;
+            default -> Math.abs(c[order]) * square * square * square;
+        };
     }
 
     /**
@@ -84,19 +95,22 @@ public final class Series {
      *     inside
      */
     public static double firstExit(double[] c, int order, double h, double low, double high) {
-        double spread = 0;
-        double slopeSpread = 0;
-        double power = 1;
-        for (int k = 1; k <= order; k++) {
-            if (k > 1) {
-                slopeSpread += k * Math.abs(c[k]) * power;
-            }
-            power *= h;
-            spread += Math.abs(c[k]) * (k == 1 ? h : power);
+        double high5 = 0;
+        double slope5 = 0;
+        if (order == ORDER) {
+            double fifth = Math.abs(c[5]);
+            double sixth = Math.abs(c[6]) * h;
+            high5 = fifth + sixth;
+            slope5 = 5 * fifth + 6 * sixth;
         }
+        double second = Math.abs(c[2]);
+        double third = Math.abs(c[3]);
+        double fourth = Math.abs(c[4]);
+        double spread = h * (Math.abs(c[1]) + h * (second + h * (third + h * (fourth + h * high5))));
         if (c[0] - spread >= low && c[0] + spread <= high) {
             return Double.POSITIVE_INFINITY;
         }
+        double slopeSpread = h * (2 * second + h * (3 * third + h * (4 * fourth + h * slope5)));
         boolean monotonic = Math.abs(c[1]) > slopeSpread;
         int pieces = monotonic ? 1 : PIECES;
         for (int piece = 1; piece <= pieces; piece++) {
@@ -150,11 +164,8 @@ public final class Series {
     }
 
     private static double slope(double[] c, int order, double t) {
-        double sum = order * c[order];
-        for (int k = order - 1; k >= 1; k--) {
-            sum = sum * t + k * c[k];
-        }
-        return sum;
+        double high = order == ORDER ? 4 * c[4] + t * (5 * c[5] + t * 6 * c[6]) : 4 * c[4];
+        return c[1] + t * (2 * c[2] + t * (3 * c[3] + t * high));
     }
 
     private static boolean inside(double value, double low, double high) {

@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import sparen.battery.StateOfChargeCounter;
@@ -9,7 +10,6 @@ import sparen.power.BusBalance;
 import sparen.power.CableDrop;
 import sparen.power.ChargeRegulator;
 import sparen.power.ChargeRegulator.BmsRequest;
-import sparen.power.HotWater;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
 import sparen.series.Series;
@@ -19,6 +19,7 @@ import sparen.site.Bms;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
 import sparen.site.Converter;
+import sparen.site.Enclosure;
 import sparen.site.Inverter;
 import sparen.site.Load;
 import sparen.site.ParallelBattery;
@@ -44,7 +45,7 @@ final class Circuit {
     final ControllerAtWork[] controllers;
     final LoadAtWork[] loads;
     final ConverterAtWork[] converters;
-    final HotWater[] tanks;
+    final TankAtWork[] tanks;
     final MonitorAtWork[] monitors;
     final AcAtWork ac;
     final ChargeRegulator acCharger;
@@ -53,7 +54,6 @@ final class Circuit {
     /** Whether each load's contact is closed. */
     final boolean[] connected;
 
-    final double[] tankWatts;
     private final CurrentInput[] sources;
     private final DcSourceAtWork[] dcSources;
     private final List<TalkLoss> talkLosses;
@@ -67,10 +67,14 @@ final class Circuit {
     private final int chargerBranch;
     private final double[] branchOhms;
     private final FuseAtWork[] fuses;
+    private final boolean[] blown;
+    private final int[] heatsByVoltage;
+    private int heatsByVoltageCount;
     private double coilWatts;
     private double partsDue = Double.NEGATIVE_INFINITY;
     private double now;
     private boolean loadsChanged = true;
+    private int loadVersion;
     private boolean dead;
     private boolean floating;
     private boolean mainOpen;
@@ -93,7 +97,7 @@ final class Circuit {
                 site.mainCable().loopOhms(CABLE_CELSIUS),
                 branchOhms);
         thermal = new Thermal(
-                site.battery().enclosure().orElse(sparen.site.Enclosure.UNKNOWN),
+                site.battery().enclosure().orElse(Enclosure.UNKNOWN),
                 scenario.weather().ambientCelsius());
         double own = site.controllers().stream()
                 .mapToDouble(ChargeController::idleWatts)
@@ -116,11 +120,11 @@ final class Circuit {
             dcSources[i] = new DcSourceAtWork(site.dcSources().get(i), inputs.dcSource(i));
         }
         converters = site.converters().stream().map(ConverterAtWork::new).toArray(ConverterAtWork[]::new);
-        tanks = site.tanks().stream().map(HotWater::new).toArray(HotWater[]::new);
-        tankWatts = new double[tanks.length];
+        tanks = site.tanks().stream().map(tank -> new TankAtWork(tank, clock)).toArray(TankAtWork[]::new);
         loads = new LoadAtWork[site.loads().size()];
         loadOhms = new double[loads.length];
         connected = new boolean[loads.length];
+        heatsByVoltage = new int[loads.length];
         for (int i = 0; i < loads.length; i++) {
             Load load = site.loads().get(i);
             loads[i] = new LoadAtWork(load, inputs.pattern(i), site.nominalVolts(), feed(load), tank(load));
@@ -146,6 +150,7 @@ final class Circuit {
                 .orElse(null);
         monitors = site.monitors().stream().map(this::monitor).toArray(MonitorAtWork[]::new);
         fuses = fuses();
+        blown = new boolean[chargerBranch + 1];
         talkLosses = scenario.talkLosses();
         takeTemperature();
         takeRequests(0);
@@ -328,6 +333,17 @@ final class Circuit {
         for (ConverterAtWork converter : converters) {
             next = Math.min(next, converter.dueSeconds());
         }
+        for (TankAtWork tank : tanks) {
+            next = Math.min(next, tank.dueSeconds());
+        }
+        next = Math.min(next, timersDue());
+        next = Math.min(next, talkDue);
+        return next;
+    }
+
+    /** When a timer is due (s) that a look at the balance alone may have started. */
+    private double timersDue() {
+        double next = ac == null ? Double.POSITIVE_INFINITY : ac.nextChange();
         for (BatteryAtWork battery : batteries) {
             next = Math.min(next, battery.dueSeconds());
         }
@@ -337,8 +353,7 @@ final class Circuit {
         for (FuseAtWork fuse : fuses) {
             next = Math.min(next, fuse.dueSeconds());
         }
-        next = Math.min(next, talkDue);
-        return ac == null ? next : Math.min(next, ac.nextChange());
+        return next;
     }
 
     private double soonest(double next, double at) {
@@ -448,7 +463,7 @@ final class Circuit {
         for (int round = 0; round < mostRounds; round++) {
             if (mainOpen || !bus.solve()) {
                 floating = mainOpen || !bus.hasBattery();
-                return false;
+                return floating && !mainOpen && solvesWithoutSources();
             }
             floating = false;
             if (!oneChanges()) {
@@ -459,21 +474,25 @@ final class Circuit {
                 + " V, " + charge() + " of full");
     }
 
+    /** Every charge path is open: what could charge stops, and loads go on from what may still give. */
+    private boolean solvesWithoutSources() {
+        if (!canDischarge()) {
+            return false;
+        }
+        for (int branch = FIRST_CONTROLLER; branch < firstLoad; branch++) {
+            bus.setOpen(branch);
+        }
+        bus.setOpen(chargerBranch);
+        floating = !bus.solve();
+        return !floating;
+    }
+
     private void applyController(ControllerAtWork controller) {
-        if (blown(controller.branch)) {
+        if (blown[controller.branch]) {
             bus.setOpen(controller.branch);
         } else {
             controller.regulator.apply(bus, controller.branch);
         }
-    }
-
-    private boolean blown(int branch) {
-        for (FuseAtWork fuse : fuses) {
-            if (fuse.branch == branch && fuse.isOpen()) {
-                return true;
-            }
-        }
-        return false;
     }
 
     private void applyAc() {
@@ -490,7 +509,7 @@ final class Circuit {
     /** One charger changes its limit at a time: several at once would answer to a voltage that none of them leaves behind. */
     private boolean oneChanges() {
         for (ControllerAtWork controller : controllers) {
-            if (blown(controller.branch)) {
+            if (blown[controller.branch]) {
                 continue;
             }
             if (controller.regulator.reconsider(bus, controller.branch)) {
@@ -509,14 +528,21 @@ final class Circuit {
     }
 
     private void applyLoads() {
+        loadVersion++;
+        heatsByVoltageCount = 0;
         double[] byFeed = new double[acFeed() + 1];
-        java.util.Arrays.fill(tankWatts, 0);
+        for (TankAtWork tank : tanks) {
+            tank.beginPower(now);
+        }
         if (ac != null) {
-            java.util.Arrays.fill(ac.conditions.legWatts, 0);
+            Arrays.fill(ac.conditions.legWatts, 0);
             ac.conditions.voltAmperes = 0;
         }
         for (int i = 0; i < loads.length; i++) {
             applyLoad(i, byFeed);
+        }
+        for (TankAtWork tank : tanks) {
+            tank.plan(now);
         }
         for (int i = 0; i < converters.length; i++) {
             converters[i].demand(byFeed[1 + i]);
@@ -544,7 +570,7 @@ final class Circuit {
         LoadAtWork load = loads[i];
         boolean switchedOn = isSwitchedOn(i);
         boolean fed = switchedOn && feedIsAlive(load.feed);
-        load.feed(fed, connected[i] && !feedIsAlive(load.feed), clock);
+        load.feed(now, fed, connected[i] && !feedIsAlive(load.feed), clock);
         if (load.feed == MAIN) {
             applyMainLoad(i, fed);
         } else if (load.feed == acFeed()) {
@@ -553,8 +579,11 @@ final class Circuit {
             double volts = site.converters().get(load.feed - 1).outputVolts();
             byFeed[load.feed] += volts * CableDrop.amperes(load.watts(), volts, loadOhms[i]);
         }
-        if (load.tank >= 0 && fed && load.isPower()) {
-            tankWatts[load.tank] += load.watts();
+        if (load.tank >= 0 && fed && !load.isPower()) {
+            heatsByVoltage[heatsByVoltageCount++] = i;
+        }
+        if (load.tank >= 0 && fed) {
+            tanks[load.tank].addPower(load.watts());
         }
     }
 
@@ -588,7 +617,7 @@ final class Circuit {
     private boolean isSwitchedOn(int i) {
         LoadAtWork load = loads[i];
         boolean hot = load.tank >= 0 && !tanks[load.tank].takesHeat();
-        return connected[i] && !hot && !blown(firstLoad + i);
+        return connected[i] && !hot && !blown[firstLoad + i];
     }
 
     /** Whether a bus has a voltage: 0 the main one, then the converters', then AC. */
@@ -635,19 +664,23 @@ final class Circuit {
         for (int i = 0; i < dcSources.length; i++) {
             changed |= dcSources[i].settle(busVolts());
         }
-        for (int i = 0; i < tanks.length; i++) {
-            if (tanks[i].settle()) {
+        for (TankAtWork tank : tanks) {
+            if (tank.settle(seconds)) {
                 moved.add(new Moved(
                         Event.Kind.TANK,
-                        tanks[i].tank().id(),
-                        tanks[i].takesHeat() ? "the thermostat closes" : "hot: the thermostat opens"));
+                        tank.id(),
+                        tank.takesHeat() ? "the thermostat closes" : "hot: the thermostat opens"));
                 changed = true;
             }
         }
         for (FuseAtWork fuse : fuses) {
             double amperes = fuse.branch < 0 ? bus.batteryCurrent()[0] : bus.current(fuse.branch)[0];
             if (fuse.settle(seconds, floating ? 0 : amperes)) {
-                mainOpen |= fuse.branch < 0;
+                if (fuse.branch < 0) {
+                    mainOpen = true;
+                } else {
+                    blown[fuse.branch] = true;
+                }
                 moved.add(new Moved(Event.Kind.FUSE, fuse.subject, fuse.reason(amperes)));
                 changed = true;
             }
@@ -664,9 +697,7 @@ final class Circuit {
             changed = true;
         }
         loadsChanged |= changed;
-        if (seconds >= partsDue || changed) {
-            partsDue = partsDue();
-        }
+        partsDue = seconds >= partsDue || changed ? partsDue() : Math.min(partsDue, timersDue());
         return changed;
     }
 
@@ -718,6 +749,13 @@ final class Circuit {
         return !floating && bus.hasBattery();
     }
 
+    /** The true state of charge (fraction) that a window in force goes by, NaN where none does or a monitor's report decides. */
+    double windowLevel() {
+        return ac == null || monitors.length > 0 || ac.conditions.window == null
+                ? Double.NaN
+                : ac.conditions.window.stateOfCharge();
+    }
+
     private double reportedCharge() {
         return monitors.length > 0 ? monitors[0].counter.reported() : charge();
     }
@@ -753,7 +791,7 @@ final class Circuit {
     /** Writes the series of the state of charge of all batteries together. */
     void chargeSeries(double[] into, int order) {
         double weight = 0;
-        java.util.Arrays.fill(into, 0);
+        Arrays.fill(into, 0);
         for (BatteryAtWork battery : batteries) {
             double[] charge = battery.branch.circuit().charge();
             for (int k = 0; k <= order; k++) {
@@ -820,14 +858,6 @@ final class Circuit {
         return sum + bus.stiffness();
     }
 
-    String why(double step) { int order = bus.order(); String s = "";
-        for (BatteryAtWork b : batteries) s += " bat " + b.branch.firstExit(bus.batteryVolts(), order, step, 9) + " bms " + b.firstExit(order, step) + " soc " + b.branch.circuit().charge()[0] + " I " + b.branch.current()[0];
-        for (ControllerAtWork c : controllers) s += " ctl " + exit(c.regulator, c.branch, step) + c.regulator.limit() + " " + c.regulator.stage() + " " + c.regulator.dueSeconds();
-        if (acCharger != null) s += " chg " + exit(acCharger, chargerBranch, step);
-        for (MonitorAtWork m : monitors) s += " mon " + m.firstExit(bus, step, true) + " cnt " + m.counter.count() + " rep " + m.counter.reported();
-        for (int i = 0; i < tanks.length; i++) s += " tank " + tanks[i].secondsToThermostat(tankWatts(i)) + " T " + tanks[i].celsius();
-        return s + " V " + bus.busVolts()[0]; }
-
     /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
     double firstExit(double step, double mostCharge) {
         int order = bus.order();
@@ -855,9 +885,6 @@ final class Circuit {
         for (DcSourceAtWork source : dcSources) {
             exit = Math.min(
                     exit, Series.firstExit(bus.busVolts(), order, step, source.lowestVolts(), source.highestVolts()));
-        }
-        for (int i = 0; i < tanks.length; i++) {
-            exit = Math.min(exit, tanks[i].secondsToThermostat(tankWatts(i)));
         }
         for (MonitorAtWork monitor : monitors) {
             exit = Math.min(exit, monitor.firstExit(bus, step, true));
@@ -889,36 +916,17 @@ final class Circuit {
         return exit;
     }
 
-    /** Power into a tank now (W): of its elements on a held voltage as given, of a resistance on the main bus by its voltage. */
-    private double tankWatts(int tank) {
-        double watts = tankWatts[tank];
-        for (int i = 0; i < loads.length; i++) {
-            if (loads[i].tank == tank && !loads[i].isPower() && isServed(i)) {
-                watts -= bus.current(firstLoad + i)[0] * bus.farVolts(firstLoad + i)[0];
-            }
-        }
-        return watts;
-    }
-
     /** Takes a step (s) into every part's state; energies must have been counted before. */
     void advance(double step, double lostJoules) {
         for (ControllerAtWork controller : controllers) {
             controller.advance(bus, step);
         }
-        for (int i = 0; i < tanks.length; i++) {
-            double joules = tankWatts[i] * step;
-            for (int l = 0; l < loads.length; l++) {
-                if (loads[l].tank == i && !loads[l].isPower() && isServed(l)) {
-                    joules -= bus.branchJoules(firstLoad + l, step);
-                }
-            }
-            tanks[i].advance(step, joules / step);
+        for (int i = 0; i < heatsByVoltageCount; i++) {
+            int load = heatsByVoltage[i];
+            tanks[loads[load].tank].correct(mainLoadJoules(load, step) - loads[load].watts() * step);
         }
         for (MonitorAtWork monitor : monitors) {
             monitor.advance(bus, step);
-        }
-        for (LoadAtWork load : loads) {
-            load.count(step);
         }
         for (FuseAtWork fuse : fuses) {
             fuse.advance(step);
@@ -946,24 +954,26 @@ final class Circuit {
         return sum;
     }
 
-    /** Energy a load took at its terminals over a step (J). */
-    double loadJoules(int load, double step) {
-        return loads[load].feed == MAIN ? -bus.branchJoules(firstLoad + load, step) : loads[load].watts() * step;
+    /** Energy a load of resistance or constant current took at its terminals over a step (J). */
+    double mainLoadJoules(int load, double step) {
+        return -bus.branchJoules(firstLoad + load, step);
     }
 
-    /** Energy lost in the cables of loads on held voltages over a step (J). */
-    double heldCableJoules(double step) {
-        double watts = 0;
-        for (int i = 0; i < loads.length; i++) {
-            if (loads[i].feed != MAIN && loadOhms[i] > 0 && isServed(i) && loads[i].watts() > 0) {
-                double volts = loads[i].feed == acFeed()
-                        ? ac.side.inverter().acVolts()
-                        : site.converters().get(loads[i].feed - 1).outputVolts();
-                double amperes = CableDrop.amperes(loads[i].watts(), volts, loadOhms[i]);
-                watts += volts * amperes - loads[i].watts();
-            }
+    /** Power lost in the cable of a load on a held voltage now (W). */
+    double heldCableWatts(int load) {
+        LoadAtWork one = loads[load];
+        if (one.feed == MAIN || loadOhms[load] == 0 || one.watts() == 0 || !isServed(load)) {
+            return 0;
         }
-        return watts * step;
+        double volts = one.feed == acFeed()
+                ? ac.side.inverter().acVolts()
+                : site.converters().get(one.feed - 1).outputVolts();
+        return volts * CableDrop.amperes(one.watts(), volts, loadOhms[load]) - one.watts();
+    }
+
+    /** Changes whenever what loads draw may have changed. */
+    int loadVersion() {
+        return loadVersion;
     }
 
     double acLoadWatts() {

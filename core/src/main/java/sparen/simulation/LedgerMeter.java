@@ -36,6 +36,17 @@ final class LedgerMeter {
     private final double[] stepWatts = new double[TraceRecorder.POWERS];
     private final double[] from = new double[SOURCES];
     private final double[] to = new double[USES];
+    private final double[] servedWatts;
+    private final double[] unservedWatts;
+    private final int[] byVoltage;
+    private int byVoltageCount;
+    private double usedWatts;
+    private double divertedWatts;
+    private double missingWatts;
+    private double heldCableWatts;
+    private double elapsed;
+    private boolean touched = true;
+    private int version = -1;
     private double stored;
     private double lostInBattery;
 
@@ -43,6 +54,9 @@ final class LedgerMeter {
         this.circuit = circuit;
         loads = circuit.loads.length;
         sums = new double[FIRST_LOAD + 2 * loads];
+        servedWatts = new double[loads];
+        unservedWatts = new double[loads];
+        byVoltage = new int[loads];
         stored = storedJoules();
     }
 
@@ -77,7 +91,7 @@ final class LedgerMeter {
         sums[SOURCE] += direct;
         double idle = (circuit.idleWatts() + circuit.heaterWatts()) * step;
         sums[COIL] += circuit.coilWatts() * step;
-        sums[CABLE_LOSS] += (floating ? 0 : circuit.bus.cableJoules(step)) + circuit.heldCableJoules(step);
+        sums[CABLE_LOSS] += floating ? 0 : circuit.bus.cableJoules(step);
         idle += addConverters(step, floating);
         from[0] = sun;
         from[3] = 0;
@@ -126,30 +140,70 @@ final class LedgerMeter {
         return lostInBattery;
     }
 
+    /** Something that decides what is served or wished has changed. */
+    void touch() {
+        touched = true;
+    }
+
+    /** Loads of given power draw the same until something changes: they are summed up only then. */
     private double addLoads(double step, boolean[] wished) {
-        double used = 0;
-        double diverted = 0;
-        double missing = 0;
-        for (int i = 0; i < loads; i++) {
-            LoadAtWork load = circuit.loads[i];
-            if (circuit.isServed(i)) {
-                double joules = circuit.loadJoules(i, step);
-                sums[FIRST_LOAD + i] += joules;
-                if (load.load.isDiversion()) {
-                    diverted += joules;
-                } else {
-                    used += joules;
-                }
-            } else if (wished[i] && !load.load.isDiversion()) {
-                double joules = load.wantedWatts() * step;
-                sums[FIRST_LOAD + loads + i] += joules;
-                missing += joules;
+        if (touched || circuit.loadVersion() != version) {
+            flush();
+            gather(wished);
+            touched = false;
+            version = circuit.loadVersion();
+        }
+        elapsed += step;
+        double used = usedWatts * step;
+        double diverted = divertedWatts * step;
+        for (int i = 0; i < byVoltageCount; i++) {
+            int load = byVoltage[i];
+            double joules = circuit.mainLoadJoules(load, step);
+            sums[FIRST_LOAD + load] += joules;
+            if (circuit.loads[load].load.isDiversion()) {
+                diverted += joules;
+            } else {
+                used += joules;
             }
         }
         stepWatts[TraceRecorder.USED] = used / step;
         stepWatts[TraceRecorder.DIVERTED] = diverted / step;
-        stepWatts[TraceRecorder.UNSERVED] = missing / step;
+        stepWatts[TraceRecorder.UNSERVED] = missingWatts;
         return diverted;
+    }
+
+    private void gather(boolean[] wished) {
+        usedWatts = 0;
+        divertedWatts = 0;
+        missingWatts = 0;
+        heldCableWatts = 0;
+        byVoltageCount = 0;
+        for (int i = 0; i < loads; i++) {
+            LoadAtWork load = circuit.loads[i];
+            boolean diversion = load.load.isDiversion();
+            servedWatts[i] = 0;
+            unservedWatts[i] = 0;
+            if (!circuit.isServed(i)) {
+                unservedWatts[i] = wished[i] && !diversion ? load.wantedWatts() : 0;
+                missingWatts += unservedWatts[i];
+            } else if (load.isPower()) {
+                servedWatts[i] = load.watts();
+                usedWatts += diversion ? 0 : load.watts();
+                divertedWatts += diversion ? load.watts() : 0;
+                heldCableWatts += circuit.heldCableWatts(i);
+            } else {
+                byVoltage[byVoltageCount++] = i;
+            }
+        }
+    }
+
+    private void flush() {
+        for (int i = 0; i < loads; i++) {
+            sums[FIRST_LOAD + i] += servedWatts[i] * elapsed;
+            sums[FIRST_LOAD + loads + i] += unservedWatts[i] * elapsed;
+        }
+        sums[CABLE_LOSS] += heldCableWatts * elapsed;
+        elapsed = 0;
     }
 
     private double addControllers(double start, double step, boolean floating) {
@@ -234,6 +288,7 @@ final class LedgerMeter {
 
     /** A copy of all sums so far, with what is stored brought up to date. */
     double[] snapshot() {
+        flush();
         double now = storedJoules();
         sums[STORED] += now - stored;
         stored = now;

@@ -21,6 +21,7 @@ final class LoadAtWork {
     private double surgeUntil = Double.NEGATIVE_INFINITY;
     private double now;
     private double servedSeconds;
+    private double countedAt;
     private int losses;
 
     /**
@@ -63,6 +64,7 @@ final class LoadAtWork {
             changed = true;
         }
         if (waitsForHand && seconds >= handAt) {
+            countService();
             waitsForHand = false;
             changed = true;
         }
@@ -87,10 +89,12 @@ final class LoadAtWork {
     }
 
     /** Tells it whether its terminals have a voltage; when it is lost and comes back matters. */
-    void feed(boolean hasVoltage, boolean lostByFeed, LocalClock clock) {
+    void feed(double seconds, boolean hasVoltage, boolean lostByFeed, LocalClock clock) {
+        now = seconds;
         if (hasVoltage == fed) {
             return;
         }
+        countService();
         fed = hasVoltage;
         if (!fed) {
             losses++;
@@ -104,6 +108,13 @@ final class LoadAtWork {
         } else if (running > 0) {
             beginSurge();
         }
+    }
+
+    private void countService() {
+        if (fed && !waitsForHand) {
+            servedSeconds += now - countedAt;
+        }
+        countedAt = now;
     }
 
     /** What it draws now if it has a voltage (W); a resistance and a constant current at nominal voltage. */
@@ -138,13 +149,9 @@ final class LoadAtWork {
         return waitsForHand ? Math.min(next, handAt) : next;
     }
 
-    void count(double seconds) {
-        if (fed && !waitsForHand) {
-            servedSeconds += seconds;
-        }
-    }
-
-    LoadFigures figures() {
+    LoadFigures figures(double end) {
+        now = end;
+        countService();
         return new LoadFigures(load.id(), servedSeconds, Math.max(0, losses));
     }
 }

@@ -8,7 +8,8 @@ import sparen.series.Series;
 final class MonitorAtWork {
     final StateOfChargeCounter counter;
     private final int[] unseen;
-    private final double[] seen = Series.zero();
+    private final double[] sum = Series.zero();
+    private double[] seen = sum;
     private final double[] count = Series.zero();
     private double sampleAt = Double.POSITIVE_INFINITY;
 
@@ -19,13 +20,16 @@ final class MonitorAtWork {
     }
 
     private void see(BusBalance bus) {
-        double[] battery = bus.batteryCurrent();
-        for (int k = 0; k <= bus.order(); k++) {
-            double sum = battery[k];
-            for (int branch : unseen) {
-                sum -= bus.current(branch)[k];
+        if (unseen.length == 0) {
+            seen = bus.batteryCurrent();
+            return;
+        }
+        System.arraycopy(bus.batteryCurrent(), 0, sum, 0, sum.length);
+        for (int branch : unseen) {
+            double[] past = bus.current(branch);
+            for (int k = 0; k <= bus.order(); k++) {
+                sum[k] -= past[k];
             }
-            seen[k] = sum;
         }
     }
 
@@ -76,14 +80,9 @@ final class MonitorAtWork {
         return Math.min(byVolts, byAmperes);
     }
 
-    /** Takes a step into its count. */
+    /** Takes the step that was last looked at into its count. */
     void advance(BusBalance bus, double seconds) {
-        see(bus);
-        double coulombs = seen[bus.order()] / (bus.order() + 1);
-        for (int k = bus.order() - 1; k >= 0; k--) {
-            coulombs = coulombs * seconds + seen[k] / (k + 1);
-        }
-        counter.add(coulombs * seconds, seconds);
+        counter.add(Series.integral(seen, bus.order(), seconds), seconds);
     }
 
     /**

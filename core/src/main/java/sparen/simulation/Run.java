@@ -118,14 +118,12 @@ final class Run {
     }
 
     private double flowingLength(double wanted) {
-        circuit.bus.expand(wanted, settings.voltsTolerance() / 10);
+        circuit.bus.expand(wanted, settings.voltsTolerance());
         if (series[Signal.STATE_OF_CHARGE] == chargeSeries) {
             circuit.chargeSeries(chargeSeries, circuit.bus.order());
         }
         double length = circuit.trim(wanted, settings.voltsTolerance());
-        double a = circuit.firstExit(length, mostCharge()); double c = signalExit(length);
-        double exit = Math.min(a, c);
-        if (++DBG > 30000 && DBG % 200 < 3 && DBG<32000) System.out.println("DBG now " + now + " wanted " + wanted + " trimmed " + length + " parts " + a + " signals " + c + " " + circuit.why(length) + " in " + circuit.nextInputChange() + " rules " + rulesDue);
+        double exit = Math.min(circuit.firstExit(length, mostCharge()), signalExit(length));
         return Math.min(length, exit);
     }
 
@@ -142,7 +140,6 @@ final class Run {
         return exit;
     }
 
-    static long DBG;
     private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
         stop = Math.min(stop, circuit.nextInputChange());
@@ -173,6 +170,14 @@ final class Run {
             if (low[i] > Double.NEGATIVE_INFINITY || high[i] < Double.POSITIVE_INFINITY) {
                 exit = Math.min(exit, Series.firstExit(series[i], order, step, low[i], high[i]));
             }
+        }
+        double windowLevel = circuit.windowLevel();
+        if (!Double.isNaN(windowLevel)) {
+            double[] charge = series[Signal.STATE_OF_CHARGE];
+            boolean below = charge[0] <= windowLevel;
+            double least = below ? Double.NEGATIVE_INFINITY : Math.nextUp(windowLevel);
+            double most = below ? windowLevel : Double.POSITIVE_INFINITY;
+            exit = Math.min(exit, Series.firstExit(charge, order, step, least, most));
         }
         int first = signals.length - devicePoints.length;
         for (int i = 0; i < devicePoints.length; i++) {
@@ -278,7 +283,11 @@ final class Run {
 
     private void refreshWishes() {
         for (int i = 0; i < wished.length; i++) {
-            wished[i] = targets.outputOfLoad[i] < 0 || outputs[targets.outputOfLoad[i]].wished();
+            boolean wish = targets.outputOfLoad[i] < 0 || outputs[targets.outputOfLoad[i]].wished();
+            if (wish != wished[i]) {
+                wished[i] = wish;
+                ledger.touch();
+            }
         }
     }
 
@@ -450,7 +459,7 @@ final class Run {
                 days.whole(),
                 days.days(),
                 Arrays.stream(outputs).map(OutputAtWork::figures).toList(),
-                Arrays.stream(circuit.loads).map(LoadAtWork::figures).toList(),
+                Arrays.stream(circuit.loads).map(load -> load.figures(now)).toList(),
                 wear.figures(reported),
                 generators,
                 new RunResult.Lowest(lowestCharge, lowestChargeAt),

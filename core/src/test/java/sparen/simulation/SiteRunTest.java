@@ -148,7 +148,11 @@ public class SiteRunTest {
                 .toList();
         assertTrue(stages.get(0).reason().startsWith("absorption voltage 14.1 V reached"), stages.toString());
         assertTrue(stages.get(1).reason().startsWith("absorption time is up"), stages.toString());
-        assertEquals(stages.get(1).seconds() - stages.get(0).seconds(), 5400, 0.01);
+        // The early sun dips below what is taken for a minute here and there; the timer pauses for whole minutes of
+        // weather.
+        double paused = stages.get(1).seconds() - stages.get(0).seconds() - 5400;
+        assertTrue(paused > -0.01 && paused < 300, "paused " + paused);
+        assertEquals(paused / 60, Math.rint(paused / 60), 0.001);
         assertTrue(result.ledger().curtailedJoules() > 0);
         double highest = 0;
         for (double volts : result.trace().highBusVolts()) {

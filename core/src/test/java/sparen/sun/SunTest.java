@@ -4,9 +4,16 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
+import java.time.ZoneOffset;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.site.Location;
+import sparen.site.SolarArray;
+import sparen.site.SolarArray.HorizonPoint;
+import sparen.site.SolarArray.ModuleString;
+import sparen.site.SolarArray.Snow;
 
 public class SunTest {
     /** Published example of NREL/TP-560-34302 (Reda and Andreas), appendix: zenith 50.11162° with refraction, azimuth 194.34024°. */
@@ -72,5 +79,106 @@ public class SunTest {
                     + Arrays.stream(once.diffuseWatts()).sum();
         }
         assertTrue(sums[0] > 1.2 * sums[1] && sums[1] > 1.5 * sums[2], Arrays.toString(sums));
+    }
+
+    /** Eight places and times against an independent ephemeris (VSOP87): altitude without refraction and azimuth. */
+    @Test
+    public void standsWhereAnEphemerisSaysAllOverTheWorld() {
+        Object[][] table = {
+            {63.0, 10.4, "2025-06-21T18:00:00Z", 16.4141, 289.5781},
+            {63.0, 10.4, "2025-12-21T11:00:00Z", 3.4970, 176.1941},
+            {70.0, 25.0, "2025-06-21T22:30:00Z", 3.4447, 1.8490},
+            {70.0, 25.0, "2025-12-21T10:30:00Z", -3.4646, 182.7220},
+            {-29.5, 28.0, "2025-01-15T08:00:00Z", 57.9345, 82.7822},
+            {-29.5, 28.0, "2025-07-01T12:00:00Z", 31.3613, 330.7008},
+            {0.0, 36.8, "2025-03-20T09:30:00Z", 87.4521, 89.8275},
+            {46.5, 7.5, "2025-10-10T14:15:00Z", 23.5959, 229.4355}
+        };
+        for (Object[] row : table) {
+            Location place = new Location((double) row[0], (double) row[1], 0, "UTC");
+            SunPosition position = SunPosition.at(Instant.parse((String) row[2]), place);
+            assertEquals(position.altitudeDegrees(), (double) row[3], 0.005, row[2].toString());
+            double near = Math.max(0.1, Math.cos(Math.toRadians(position.altitudeDegrees())));
+            assertEquals(position.azimuthDegrees(), (double) row[4], 0.005 / near, row[2].toString());
+        }
+    }
+
+    /** Hay and Davies (1980, from memory): like the isotropic sky without beam, more than it towards the sun, less away from it. */
+    @Test
+    public void brighterAboutTheSun() {
+        assertEquals(
+                ArrayOutput.planeWattsHayDavies(0, 120, cos(40), cos(50), cos(30), 0.2),
+                ArrayOutput.planeWatts(0, 120, cos(40), cos(50), cos(30), 0.2),
+                1e-12);
+        // By hand: A = 750/1361, Rb = cos 25 / cos 50; 750 cos 25 + 110 (A Rb + (1 − A)(1 + cos 30)/2) + ground 7.9325.
+        double anisotropy = 750.0 / 1361;
+        double expected = 750 * cos(25)
+                + 110 * (anisotropy * cos(25) / cos(50) + (1 - anisotropy) * (1 + cos(30)) / 2)
+                + (110 + 750 * cos(50)) * 0.2 * (1 - cos(30)) / 2;
+        assertEquals(ArrayOutput.planeWattsHayDavies(750, 110, cos(25), cos(50), cos(30), 0.2), expected, 1e-9);
+        assertTrue(ArrayOutput.planeWattsHayDavies(750, 110, 0, cos(50), cos(30), 0.2)
+                < ArrayOutput.planeWatts(750, 110, 0, cos(50), cos(30), 0.2));
+    }
+
+    /**
+     * Open-circuit voltage at low light by the diode law: a tenth of the light takes n Vt ln 10 a cell, and at a few watts a 12 V
+     * panel still shows more than the 8 V that dusk switches use. Common practice, no source.
+     */
+    @Test
+    public void arrayVoltageFallsWithTheLogarithmOfTheLight() {
+        ModuleString panel = new ModuleString(22, 18, -0.003, 36);
+        double full = ArrayOutput.openCircuitVolts(panel, 1000, 25);
+        assertEquals(full, 22, 1e-9);
+        double tenth = 1.2 * 36 * 8.617333e-5 * 298.15 * Math.log(10);
+        assertEquals(full - ArrayOutput.openCircuitVolts(panel, 100, 25), tenth, 1e-9);
+        assertTrue(ArrayOutput.openCircuitVolts(panel, 2, 5) > 8);
+        assertTrue(ArrayOutput.openCircuitVolts(panel, 1000, -20) > full * 1.1);
+        assertEquals(ArrayOutput.openCircuitVolts(panel, 0, 5), 0.0);
+    }
+
+    @Test
+    public void horizonAndSnowTakeTheirPart() {
+        Location place = new Location(60, 10, 0, "UTC");
+        Instant start = Instant.parse("2026-01-15T00:00:00Z");
+        Weather weather = WeatherGenerator.generate(place, start, 1440, DayType.CLEAR, 0, 3);
+        SolarArray free = new SolarArray("a", "a", 1000, 60, 180, -0.004, 45, 0);
+        SolarArray walled = with(List.of(new HorizonPoint(90, 30), new HorizonPoint(270, 30)), Optional.empty());
+        SolarArray snowed = with(List.of(), Optional.of(new Snow(List.of(1), 0.4)));
+        double all = Arrays.stream(ArrayOutput.watts(free, weather)).sum();
+        double behind = Arrays.stream(ArrayOutput.watts(walled, weather)).sum();
+        double under = Arrays.stream(ArrayOutput.watts(snowed, weather, start, ZoneOffset.UTC))
+                .sum();
+        assertTrue(behind < 0.5 * all && behind > 0, behind + " of " + all);
+        assertEquals(under, 0.6 * all, 1e-6 * all);
+    }
+
+    private static SolarArray with(List<HorizonPoint> horizon, Optional<Snow> snow) {
+        return new SolarArray(
+                "a", "a", 1000, 60, 180, -0.004, 45, 0, Optional.empty(), Optional.empty(), horizon, snow);
+    }
+
+    /** A seeded year keeps to its climate: the mean clearness of each month within 0.05 over ten years, and spells hang together. */
+    @Test
+    public void seededYearsKeepToTheirClimate() {
+        Location place = new Location(60, 15, 0, "UTC");
+        Climate climate = Climate.atLatitude(60);
+        double[] level = new double[12];
+        double[] above = new double[12];
+        for (int year = 0; year < 4; year++) {
+            Instant start = Instant.parse((2021 + year) + "-01-01T00:00:00Z");
+            Weather weather = WeatherGenerator.generate(place, start, 365 * 1440, climate, year);
+            for (int i = 0; i < weather.minutes(); i += 7) {
+                double up = weather.up()[i];
+                if (up > 0) {
+                    int month =
+                            start.plusSeconds(60L * i).atZone(ZoneOffset.UTC).getMonthValue() - 1;
+                    level[month] += weather.diffuseWatts()[i] + weather.beamWatts()[i] * up;
+                    above[month] += 1361 * up;
+                }
+            }
+        }
+        for (int month = 0; month < 12; month++) {
+            assertEquals(level[month] / above[month], climate.clearness().get(month), 0.06, "month " + (month + 1));
+        }
     }
 }

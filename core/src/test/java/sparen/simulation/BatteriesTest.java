@@ -1,0 +1,172 @@
+package sparen.simulation;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeDetails.BmsRequests;
+import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
+import sparen.program.ChargeProgram;
+import sparen.program.SurplusBySoc;
+import sparen.simulation.Event.Kind;
+import sparen.site.AcSource;
+import sparen.site.BatteryMonitor;
+import sparen.site.Consumption;
+
+/** Batteries side by side with their own BMS, and what a monitor makes of them. Facts of the trade: common practice, no source. */
+public class BatteriesTest {
+    private static final double HOUR = 3600;
+
+    private static House two(double dischargeAmperes, Optional<Double> wakeUpVolts, double cableOhms) {
+        House house = new House();
+        house.batteries.add(House.battery("a", 0.5, 0.001, House.bms(200, dischargeAmperes, wakeUpVolts)));
+        house.batteries.add(House.battery("b", 0.5, cableOhms, House.bms(200, dischargeAmperes, wakeUpVolts)));
+        return house;
+    }
+
+    /** Current divides by resistance: 8 mΩ and 1 mΩ against 8 mΩ and 19 mΩ are 3 to 1. Circuit law. */
+    @Test
+    public void currentDividesByResistance() {
+        House house = two(1000, Optional.empty(), 0.019);
+        house.load("heater", null, new Consumption.ConstantCurrent(40));
+        RunResult result = house.run(60);
+        // Per minute 30 A and 10 A: the shares of charge at the end differ as 3 to 1, and the bank's is their mean.
+        assertEquals(result.endStateOfCharge(), 0.6 - 40 * 60 / 3600.0 / 400, 1e-9);
+        double parallel = 1 / (1 / 0.009 + 1 / 0.027);
+        assertEquals(result.endBatteryVolts(), 52.4 - 40 * parallel, 0.01);
+    }
+
+    /** Two alike are simulated as one of twice the size, and that changes nothing. */
+    @Test
+    public void aPairThatIsAlikeIsAsGoodAsOne() {
+        House pair = two(1000, Optional.empty(), 0.001);
+        House one = new House();
+        one.batteries.add(House.battery("a", 1, 0.0005, House.bms(400, 2000, Optional.empty())));
+        for (House house : List.of(pair, one)) {
+            house.load("heater", null, new Consumption.ConstantPower(2000));
+        }
+        assertEquals(pair.run(HOUR).endStateOfCharge(), one.run(HOUR).endStateOfCharge(), 1e-12);
+    }
+
+    /** One opens on over-current and the other, left with all of it, follows: the cascade. */
+    @Test
+    public void oneOpensAndTheOtherIsOverloadedInTurn() {
+        House house = two(60, Optional.empty(), 0.019);
+        house.load("heater", null, new Consumption.ConstantCurrent(95));
+        RunResult result = house.run(120);
+        List<Event> paths = House.of(result, Kind.PATH);
+        assertEquals(paths.get(0).subject(), "a", "the one with the shorter cable has 71 A of 95 A");
+        assertEquals(paths.get(0).seconds(), 3, 1e-6);
+        assertEquals(paths.get(1).subject(), "b");
+        assertEquals(paths.get(1).seconds(), 6, 1e-6, "and then the other has them all for its 3 s");
+        assertEquals(House.of(result, Kind.EMPTY).get(0).seconds(), 6, 1e-6, "every load is lost");
+        // Each tries again a minute after its own opening; the first alone cannot carry the load.
+        assertTrue(paths.size() >= 4 && paths.get(2).seconds() > 60, paths.toString());
+    }
+
+    /** Charge path open by high voltage: it can still be discharged, and closes below its release. */
+    @Test
+    public void anOpenChargePathStillGives() {
+        House house = two(1000, Optional.empty(), 0.001);
+        house.curve = List.of(50.0, 58.2);
+        house.ampereHours = 100;
+        house.startCharge = 0.9;
+        house.source(0, 100, 600, 100, 601, 0);
+        house.pulses("heater", null, 0, 0, 700, 6000);
+        RunResult result = house.run(HOUR);
+        List<Event> paths = House.of(result, Kind.PATH);
+        assertTrue(paths.get(0).reason().contains("charge path open, discharge path closed"), paths.toString());
+        assertTrue(paths.get(1).reason().contains("back at or below its release"), paths.toString());
+        assertEquals(result.ledger().unservedJoules().get("heater"), 0.0, "it gives all the while");
+        Event hazard = House.of(result, Kind.HAZARD).get(0);
+        assertEquals(hazard.seconds(), paths.get(0).seconds(), "opened under a live source without another battery");
+    }
+
+    /** An empty battery that sleeps stays asleep for ever when nothing shows it a voltage: the recovery deadlock. */
+    @Test
+    public void asleepUntilAChargerShowsItsVoltage() {
+        House house = new House();
+        house.curve = List.of(40.0, 56.0);
+        house.ampereHours = 20;
+        house.startCharge = 0.35;
+        house.batteries.add(House.battery("a", 1, 0.001, House.bms(200, 500, Optional.of(48.0))));
+        house.load("heater", null, new Consumption.ConstantPower(400));
+        house.source(0, 0, 7200, 0, 7201, 30);
+        RunResult alone = house.run(5 * HOUR);
+        assertTrue(
+                House.of(alone, Kind.PATH).get(0).reason().contains("asleep"),
+                alone.events().toString());
+        assertEquals(House.of(alone, Kind.PATH).size(), 1, "a source of current shows nothing");
+        house.withInverter(3000);
+        house.acSources.add(new AcSource.Feeder("feeder", "feeder", 16, 1, 0, 1, 0, List.of()));
+        RunResult woken = house.run(5 * HOUR);
+        assertTrue(
+                woken.events().stream().anyMatch(e -> e.reason().contains("woken"))
+                        || House.of(woken, Kind.PATH).isEmpty(),
+                woken.events().toString());
+    }
+
+    /** Requests: the lower of setting and request wins; when talk stops, hold, own settings or stop, after the charger's patience. */
+    @Test
+    public void followsRequestsAndKnowsWhatToDoInSilence() {
+        assertEquals(chargedInSilence(WhenTalkStops.HOLD), 40.0, 0.01);
+        assertEquals(chargedInSilence(WhenTalkStops.OWN_SETTINGS), 50.0, 0.01);
+        assertEquals(chargedInSilence(WhenTalkStops.STOP), 0.0, 0.01);
+    }
+
+    /** Mean charge current (A) from a minute after the charger has noticed the silence. */
+    private static double chargedInSilence(WhenTalkStops policy) {
+        House house = new House().withInverter(3000);
+        house.batteries.add(House.battery("a", 1, 0.001, House.bms(200, 500, Optional.empty())));
+        house.acSources.add(new AcSource.Feeder("feeder", "feeder", 16, 1, 0, 1, 0, List.of()));
+        ChargeDetails n = ChargeDetails.NONE;
+        ChargeDetails details = new ChargeDetails(
+                n.maximumAmperes(),
+                n.absorptionEnd(),
+                n.equalization(),
+                n.compensation(),
+                n.temperatureLimits(),
+                n.overVoltage(),
+                n.repeatAbsorption(),
+                n.afterAbsorption(),
+                n.startInFloatVolts(),
+                n.longestCycleSeconds(),
+                n.resumeVolts(),
+                Optional.of(new BmsRequests(policy, 20)));
+        house.charging = List.of(new ChargeProgram("inverter", 57, 3600, 55, 51, 60, Optional.of(details)));
+        double before = house.run(600).endStateOfCharge();
+        house.talkLosses = List.of(new TalkLoss(580, 1e6));
+        double after = house.run(660).endStateOfCharge();
+        assertEquals((before - 0.6) * 400 * 3600, 40 * (600 - 12.0), 6, "40 A asked for, of the 50 A it could give");
+        return (after - before) * 400 * 3600 / 60;
+    }
+
+    /** Whole-percent reporting: "at or above 95" acts when 94.5 % has been counted, at the next sample. */
+    @Test
+    public void actsOnWhatTheMonitorReports() {
+        House house = new House();
+        house.startCharge = 0.9;
+        house.source(0, 20);
+        house.monitors.add(new BatteryMonitor("m", "the monitor", 400, 1, 0, 0, 1, 30, 100, 1, 60, List.of()));
+        house.load("boiler", null, new Consumption.Resistance(1000));
+        house.output("surplus", new SurplusBySoc("m", 95, 0, 90, 0), null, "boiler");
+        Event closed = House.of(house.run(2 * HOUR), Kind.CLOSED).get(0);
+        double counted = 0.045 * 400 * 3600 / 20;
+        assertEquals(closed.seconds(), Math.ceil(counted / 30) * 30, 1e-6, "counted at " + counted);
+    }
+
+    /** What is wired past the shunt is not counted: half an ampere for a fortnight is 168 Ah that nobody saw. Plain arithmetic. */
+    @Test
+    public void doesNotSeeWhatPassesItsShunt() {
+        House house = new House();
+        house.startCharge = 1;
+        house.monitors.add(new BatteryMonitor("m", "the monitor", 400, 1, 0, 0, 1, 30, 100, 1, 60, List.of("clock")));
+        house.load("clock", null, new Consumption.ConstantCurrent(0.5));
+        RunResult result = house.run(14 * 86_400);
+        assertEquals(result.battery().reportedAtEnd(), 1.0, 1e-9);
+        assertEquals(result.endStateOfCharge(), 0.58, 1e-6);
+    }
+}

@@ -1,0 +1,221 @@
+package sparen.simulation;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import sparen.format.Profile;
+import sparen.program.AcProgram;
+import sparen.program.ChargeProgram;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Program;
+import sparen.program.Rule;
+import sparen.program.TestForce;
+import sparen.program.Wish;
+import sparen.site.AcSource;
+import sparen.site.BatteryBank;
+import sparen.site.BatteryMonitor;
+import sparen.site.BatteryTable;
+import sparen.site.Bms;
+import sparen.site.Cable;
+import sparen.site.Chemistry;
+import sparen.site.Consumption;
+import sparen.site.Converter;
+import sparen.site.CurrentSource;
+import sparen.site.DcSource;
+import sparen.site.Inverter;
+import sparen.site.Load;
+import sparen.site.ParallelBattery;
+import sparen.site.SensePoint;
+import sparen.site.Site;
+import sparen.site.WaterTank;
+import sparen.sun.DayType;
+import sparen.sun.WeatherGenerator;
+
+/** A 48 V site in the dark for tests of one part at a time: a stiff battery, and what the test puts beside it. */
+final class House {
+    static final Instant START = Instant.parse("2026-03-02T00:00:00Z");
+
+    double ampereHours = 400;
+    double startCharge = 0.6;
+    double ohms = 0.004;
+    List<Double> curve = List.of(50.0, 54.0);
+    final List<ParallelBattery> batteries = new ArrayList<>();
+    final List<Load> loads = new ArrayList<>();
+    final List<Output> outputs = new ArrayList<>();
+    final List<CurrentSource> sources = new ArrayList<>();
+    final List<DcSource> dcSources = new ArrayList<>();
+    final List<BatteryMonitor> monitors = new ArrayList<>();
+    final List<Converter> converters = new ArrayList<>();
+    final List<AcSource> acSources = new ArrayList<>();
+    final List<WaterTank> tanks = new ArrayList<>();
+    final Map<String, Profile> profiles = new java.util.HashMap<>();
+    Cable mainCable = Cable.measured(0);
+    Optional<Inverter> inverter = Optional.empty();
+    AcProgram ac = AcProgram.PLAIN;
+    List<ChargeProgram> charging = List.of();
+    List<TalkLoss> talkLosses = List.of();
+    long seed = 1;
+
+    /** An inverter/charger of 3 kW, surge 2× for 5 s, that assists. */
+    static Inverter inverter(double continuousWatts, Optional<Inverter.Search> search) {
+        return new Inverter(
+                "inverter",
+                "inverter",
+                230,
+                continuousWatts,
+                continuousWatts * 1.2,
+                2,
+                5,
+                60,
+                0,
+                20,
+                0.04,
+                0.03,
+                search,
+                new Inverter.DcWindow(47, 45, 10, 50, 62),
+                Cable.measured(0.001),
+                Optional.of(new Inverter.Charger(50, 0.9)),
+                Optional.of(new Inverter.Transfer(30, 12, true)));
+    }
+
+    House withInverter(double continuousWatts) {
+        inverter = Optional.of(inverter(continuousWatts, Optional.empty()));
+        charging = List.of(new ChargeProgram("inverter", 57, 3600, 55, 51, 60));
+        return this;
+    }
+
+    House load(String id, String feed, Consumption consumption) {
+        loads.add(new Load(
+                id,
+                id,
+                false,
+                consumption,
+                Cable.measured(0),
+                Optional.ofNullable(feed),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty()));
+        return this;
+    }
+
+    /** A load by its pulses: seconds and watts by turns. */
+    House pulses(String id, String feed, double... secondsAndWatts) {
+        double[] seconds = new double[secondsAndWatts.length / 2];
+        double[] watts = new double[seconds.length];
+        for (int i = 0; i < seconds.length; i++) {
+            seconds[i] = secondsAndWatts[2 * i];
+            watts[i] = secondsAndWatts[2 * i + 1];
+        }
+        profiles.put(id, new Profile(Optional.empty(), seconds, watts, 1e8));
+        return load(id, feed, new Consumption.ImportedProfile(id));
+    }
+
+    House output(String id, Rule automatic, Rule protection, String... drives) {
+        outputs.add(new Output(
+                id,
+                id,
+                List.of(drives),
+                automatic == null ? Wish.ON : Wish.AUTOMATIC,
+                Optional.ofNullable(automatic),
+                Optional.ofNullable(protection),
+                TestForce.NONE));
+        return this;
+    }
+
+    House source(double... secondsAndAmperes) {
+        List<CurrentSource.Point> points = new ArrayList<>();
+        for (int i = 0; i < secondsAndAmperes.length; i += 2) {
+            points.add(new CurrentSource.Point(secondsAndAmperes[i], secondsAndAmperes[i + 1]));
+        }
+        sources.add(new CurrentSource("source", "source", points));
+        return this;
+    }
+
+    static ParallelBattery battery(String id, double share, double cableOhms, Bms bms) {
+        return new ParallelBattery(
+                id, id, share, Cable.measured(cableOhms), Optional.empty(), 0, Optional.ofNullable(bms));
+    }
+
+    /** A BMS of one box: 44–58 V, currents as given, no cold. */
+    static Bms bms(double chargeAmperes, double dischargeAmperes, Optional<Double> wakeUpVolts) {
+        return new Bms(
+                58,
+                56,
+                44,
+                49,
+                2,
+                chargeAmperes,
+                dischargeAmperes,
+                3,
+                60,
+                -40,
+                60,
+                -40,
+                60,
+                wakeUpVolts,
+                Optional.of(56.0),
+                Optional.of(40.0),
+                0);
+    }
+
+    Plan plan() {
+        BatteryTable table = new BatteryTable(List.of(0.0, 1.0), curve, ohms, List.of());
+        BatteryBank bank = new BatteryBank(
+                "bank",
+                Chemistry.USER_TABLE,
+                16,
+                ampereHours,
+                20,
+                40,
+                60,
+                startCharge,
+                Optional.of(table),
+                batteries,
+                Optional.empty(),
+                Optional.empty());
+        Site site = new Site(
+                "house",
+                Sites.SUBARCTIC,
+                48,
+                bank,
+                mainCable,
+                List.of(),
+                List.of(),
+                sources,
+                loads,
+                List.of(new SensePoint("point", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0)),
+                monitors,
+                converters,
+                inverter,
+                acSources,
+                List.of(),
+                dcSources,
+                tanks);
+        return new Plan(site, new Program(charging, outputs, Optional.of(ac)), Map.of());
+    }
+
+    RunResult run(double seconds) {
+        int minutes = (int) Math.ceil(seconds / 60);
+        Scenario scenario = new Scenario(
+                plan(),
+                START,
+                seconds,
+                WeatherGenerator.generate(Sites.SUBARCTIC, START, minutes, DayType.DULL, 10, 1),
+                profiles,
+                seed,
+                talkLosses);
+        RunResult result = Simulation.run(scenario, new Window(0, seconds, 100));
+        org.testng.Assert.assertEquals(result.ledger().closingError(), 0, 1e-9, "ledger " + result.ledger());
+        return result;
+    }
+
+    static List<Event> of(RunResult result, Event.Kind kind) {
+        return result.events().stream().filter(event -> event.kind() == kind).toList();
+    }
+}
