@@ -233,19 +233,12 @@ public final class BatteryCircuit {
         return (volts[i + 1] - volts[i]) / (knots[i + 1] - knots[i]);
     }
 
-    /**
-     * The first instant within a step (s) at which it leaves the piece of its model it is on, or reaches a state of charge.
-     *
-     * @param mostCharge state of charge to stop at when it rises to it (fraction), infinite for none
-     */
-    public double firstExit(int order, double seconds, double mostCharge) {
+    /** The first instant within a step (s) at which it leaves the piece of its model it is on. */
+    public double firstExit(int order, double seconds) {
         double exit = Series.firstExit(available, order, seconds, knots[segment], full ? 1 : knots[segment + 1]);
         if (hasWells) {
             exit = Math.min(
                     exit, Series.firstExit(bound, order, seconds, knots[boundSegment], knots[boundSegment + 1]));
-        }
-        if (mostCharge < Double.POSITIVE_INFINITY) {
-            exit = Math.min(exit, Series.firstExit(charge, order, seconds, Double.NEGATIVE_INFINITY, mostCharge));
         }
         return exit;
     }

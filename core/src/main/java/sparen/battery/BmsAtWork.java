@@ -15,6 +15,9 @@ public final class BmsAtWork {
     /** A temperature must be this far inside its limit before a path closes again (K); judgement, no source. */
     private static final double RELEASE_KELVIN = 2;
 
+    /** No such system looks more often (s): opening moves the voltage that it looks at. Judgement, no source. */
+    private static final double LEAST_DELAY_SECONDS = 0.2;
+
     private final Bms bms;
     private final Timer high;
     private final Timer low;
@@ -32,8 +35,9 @@ public final class BmsAtWork {
 
     public BmsAtWork(Bms bms) {
         this.bms = bms;
-        high = new Timer(bms.voltageDelaySeconds());
-        low = new Timer(bms.voltageDelaySeconds());
+        double delay = Math.max(LEAST_DELAY_SECONDS, bms.voltageDelaySeconds());
+        high = new Timer(delay);
+        low = new Timer(delay);
         overCharge = new Timer(bms.currentDelaySeconds());
         overDischarge = new Timer(bms.currentDelaySeconds());
     }

@@ -22,6 +22,9 @@ public final class AcSide {
     public static final int MOST_TRIES = 5;
 
     private static final double GOOD_RUN_SECONDS = 600;
+    /** It does not start again before this after a stop on voltage (s); judgement, no source. */
+    private static final double LEAST_OFF_SECONDS = 1;
+
     /** A source's breaker bears more than its rating for so long (s); judgement, no source. */
     private static final double BREAKER_SECONDS = 30;
 
@@ -40,6 +43,8 @@ public final class AcSide {
     private boolean lowStop;
     private boolean highStop;
     private boolean alarm;
+    private boolean dcAlive = true;
+    private double offUntil = Double.NEGATIVE_INFINITY;
     private boolean batteryAbove = true;
     private boolean searching;
     private boolean alive;
@@ -148,6 +153,7 @@ public final class AcSide {
     public String settle(double seconds, Conditions on) {
         now = seconds;
         reason = "";
+        dcAlive = on.dcAlive;
         settleDcWindow(on);
         settleLevel(on.dcVolts);
         settleSource(on);
@@ -164,10 +170,11 @@ public final class AcSide {
         if (lowVoltage.isDue(now)) {
             lowVoltage.reset();
             lowStop = true;
+            offUntil = now + LEAST_OFF_SECONDS;
             tell(
                     "stops on low voltage: %.2f V or less at its terminals for %.0f s",
                     window.lowShutdownVolts(), window.lowDelaySeconds());
-        } else if (lowStop && on.dcVolts >= window.lowRestartVolts()) {
+        } else if (lowStop && now >= offUntil && on.dcVolts >= window.lowRestartVolts()) {
             lowStop = false;
             tell(
                     "starts again: %.2f V or more at its terminals; it reads %.2f V",
@@ -175,10 +182,11 @@ public final class AcSide {
         }
         boolean high = on.dcAlive
                 && (highStop
-                        ? on.dcVolts > HIGH_RELEASE * window.highShutdownVolts()
+                        ? now < offUntil || on.dcVolts > HIGH_RELEASE * window.highShutdownVolts()
                         : on.dcVolts >= window.highShutdownVolts());
         if (high != highStop) {
             highStop = high;
+            offUntil = now + LEAST_OFF_SECONDS;
             tell(
                     high
                             ? "stops on high voltage %.2f V; it reads %.2f V"
@@ -356,7 +364,7 @@ public final class AcSide {
     }
 
     private boolean inverts() {
-        return enabled && !lowStop && !highStop && now >= retryAt;
+        return enabled && dcAlive && !lowStop && !highStop && now >= retryAt;
     }
 
     /** Whether AC loads are fed. */
@@ -365,7 +373,7 @@ public final class AcSide {
     }
 
     private void flow(Conditions on) {
-        alive = inverts() && on.dcAlive;
+        alive = inverts();
         drawWatts = 0;
         offerWatts = 0;
         fixedImportWatts = 0;
@@ -414,6 +422,9 @@ public final class AcSide {
         due = Math.min(due, Math.min(toAc.dueSeconds(), toBattery.dueSeconds()));
         if (qualified.dueSeconds() > now) {
             due = Math.min(due, qualified.dueSeconds());
+        }
+        if (offUntil > now) {
+            due = Math.min(due, offUntil);
         }
         return retryAt > now ? Math.min(due, retryAt) : due;
     }

@@ -152,10 +152,9 @@ public final class BatteryBranch {
      * The first instant within a step (s) at which the battery leaves the piece of its model it is on, or its current turns.
      *
      * @param nodeVolts series of the voltage where the batteries join
-     * @param mostCharge state of charge to stop at (fraction), infinite for none
      */
-    public double firstExit(double[] nodeVolts, int order, double seconds, double mostCharge) {
-        double exit = circuit.firstExit(order, seconds, mostCharge);
+    public double firstExit(double[] nodeVolts, int order, double seconds) {
+        double exit = circuit.firstExit(order, seconds);
         double[] signed = blocked ? drive(nodeVolts, order) : current;
         double slack = blocked ? NO_AMPERES / siemens : NO_AMPERES;
         double least = expectCharging ? -slack : Double.NEGATIVE_INFINITY;

@@ -28,6 +28,9 @@ public final class ChargeRegulator {
     private static final double DAY = 86_400;
     private static final double HAIR = 1e-11;
     private static final double NO_AMPERES = 1e-9;
+    /** Once stopped on over-voltage it does not charge before this (s); judgement, no source. */
+    private static final double LEAST_STOP_SECONDS = 1;
+
     /** A charger that has had no source for so long begins a new morning (s); judgement, no source. */
     private static final double NIGHT_SECONDS = 3600;
 
@@ -55,6 +58,8 @@ public final class ChargeRegulator {
     private boolean enabled = true;
     private boolean temperatureStops;
     private boolean overVoltageStops;
+    private double stageLookedAt;
+    private double stoppedUntil = Double.NEGATIVE_INFINITY;
     private boolean morning;
     private String leftBy = "rested high";
     private final boolean tailIsNet;
@@ -350,7 +355,8 @@ public final class ChargeRegulator {
     public boolean settleStage(double seconds, double volts, double amperes, double netAmperes) {
         ChargeStage before = stage;
         boolean stopped = overVoltageStops;
-        settleOverVoltage(volts);
+        stageLookedAt = seconds;
+        settleOverVoltage(seconds, volts);
         noteNight(seconds, volts);
         boolean held = limit == Limit.VOLTAGE;
         if (stage == ChargeStage.BULK && held) {
@@ -373,10 +379,17 @@ public final class ChargeRegulator {
         return changed;
     }
 
-    private void settleOverVoltage(double volts) {
-        details.overVoltage()
-                .ifPresent(over ->
-                        overVoltageStops = overVoltageStops ? volts > over.releaseVolts() : volts >= over.stopVolts());
+    private void settleOverVoltage(double seconds, double volts) {
+        if (details.overVoltage().isEmpty()) {
+            return;
+        }
+        ChargeDetails.OverVoltage over = details.overVoltage().get();
+        boolean stops =
+                overVoltageStops ? seconds < stoppedUntil || volts > over.releaseVolts() : volts >= over.stopVolts();
+        if (stops && !overVoltageStops) {
+            stoppedUntil = seconds + LEAST_STOP_SECONDS;
+        }
+        overVoltageStops = stops;
     }
 
     /** After a night without its source a charger may begin in float if the battery has rested high. */
@@ -495,6 +508,9 @@ public final class ChargeRegulator {
     public double dueSeconds() {
         double due = Math.min(heldDue(), recharge.dueSeconds());
         due = Math.min(due, tail.dueSeconds());
+        if (overVoltageStops && stoppedUntil > stageLookedAt) {
+            due = Math.min(due, stoppedUntil);
+        }
         return switch (stage) {
             case BULK, ABSORPTION -> Math.min(due, cycleDue());
             case EQUALIZATION -> Math.min(due, giveUpDue());

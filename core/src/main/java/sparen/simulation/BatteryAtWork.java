@@ -12,6 +12,9 @@ import sparen.site.ParallelBattery;
 
 /** A battery with its BMS in one run; stands for several that are alike, which stay alike. */
 final class BatteryAtWork {
+    /** An empty battery among others gives again from this state of charge on (fraction); judgement. */
+    private static final double REFILLED_CHARGE = 0.005;
+
     final BatteryBranch branch;
     final String id;
     final int count;
@@ -22,6 +25,7 @@ final class BatteryAtWork {
     private double highVolts = Double.NEGATIVE_INFINITY;
     private double lowAmperes = Double.POSITIVE_INFINITY;
     private double highAmperes = Double.NEGATIVE_INFINITY;
+    private boolean spent;
     private double settledCelsius = Double.NaN;
 
     private BatteryAtWork(String id, int count, BatteryModel model, BatteryBranch branch, BmsAtWork bms) {
@@ -50,6 +54,23 @@ final class BatteryAtWork {
         return new BatteryAtWork("battery", 1, model, branch, null);
     }
 
+    /** One of several that has nothing left gives no more, until it has been charged a little; whether that has just changed. */
+    boolean settleEmpty() {
+        boolean next = spent
+                ? branch.circuit().charge()[0] < REFILLED_CHARGE
+                : branch.circuit().isEmpty();
+        boolean changed = next != spent;
+        spent = next;
+        if (changed) {
+            setPaths();
+        }
+        return changed;
+    }
+
+    private void setPaths() {
+        branch.setPaths(bms == null || bms.mayCharge(), (bms == null || bms.mayDischarge()) && !spent);
+    }
+
     /**
      * Lets its BMS look at an instant (s).
      *
@@ -74,7 +95,7 @@ final class BatteryAtWork {
             return null;
         }
         boolean moved = bms.settle(seconds, volts, amperes, celsius, shownVolts);
-        branch.setPaths(bms.mayCharge(), bms.mayDischarge());
+        setPaths();
         settledCelsius = celsius;
         quietDue = bms.dueSeconds();
         lowVolts = bms.lowestVolts(volts);

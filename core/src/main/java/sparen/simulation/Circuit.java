@@ -78,6 +78,7 @@ final class Circuit {
     private boolean dead;
     private boolean floating;
     private boolean mainOpen;
+    private boolean sourcesShut;
     private double talkDue = Double.POSITIVE_INFINITY;
 
     Circuit(Scenario scenario, SiteInputs inputs) {
@@ -466,6 +467,7 @@ final class Circuit {
                 return floating && !mainOpen && solvesWithoutSources();
             }
             floating = false;
+            sourcesShut = false;
             if (!oneChanges()) {
                 return true;
             }
@@ -484,7 +486,8 @@ final class Circuit {
         }
         bus.setOpen(chargerBranch);
         floating = !bus.solve();
-        return !floating;
+        sourcesShut = !floating;
+        return sourcesShut;
     }
 
     private void applyController(ControllerAtWork controller) {
@@ -662,7 +665,7 @@ final class Circuit {
             }
         }
         for (int i = 0; i < dcSources.length; i++) {
-            changed |= dcSources[i].settle(busVolts());
+            changed |= dcSources[i].settle(seconds, busVolts());
         }
         for (TankAtWork tank : tanks) {
             if (tank.settle(seconds)) {
@@ -705,6 +708,7 @@ final class Circuit {
         boolean changed = false;
         boolean charged = bus.hasBattery() && bus.batteryCurrent()[0] > 0;
         for (BatteryAtWork battery : batteries) {
+            changed |= batteries.length > 1 && battery.settleEmpty();
             String reason = battery.settle(seconds, shownVolts());
             if (reason != null) {
                 String who = battery.count > 1 ? "each of " + battery.count + " batteries: " : "";
@@ -859,11 +863,11 @@ final class Circuit {
     }
 
     /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
-    double firstExit(double step, double mostCharge) {
+    double firstExit(double step) {
         int order = bus.order();
         double exit = Double.POSITIVE_INFINITY;
         for (BatteryAtWork battery : batteries) {
-            exit = Math.min(exit, battery.branch.firstExit(bus.batteryVolts(), order, step, mostCharge));
+            exit = Math.min(exit, battery.branch.firstExit(bus.batteryVolts(), order, step));
             exit = Math.min(exit, battery.firstExit(order, step));
         }
         for (ControllerAtWork controller : controllers) {
@@ -892,7 +896,52 @@ final class Circuit {
         return exit;
     }
 
+    /** The state of everything that can end a step, for the report of a fault. */
+    String describe() {
+        StringBuilder told = new StringBuilder("bus " + busVolts() + " V" + (floating ? ", floating" : "")
+                + (dead ? ", dead" : "") + (sourcesShut ? ", sources shut" : ""));
+        for (BatteryAtWork battery : batteries) {
+            told.append("; battery ")
+                    .append(battery.branch.circuit().charge()[0])
+                    .append(" of full, ")
+                    .append(battery.branch.current()[0])
+                    .append(" A, exit ")
+                    .append(battery.branch.firstExit(bus.batteryVolts(), bus.order(), 1))
+                    .append(" BMS ")
+                    .append(battery.firstExit(bus.order(), 1));
+        }
+        for (ControllerAtWork controller : controllers) {
+            told.append("; ")
+                    .append(controller.controller.id())
+                    .append(' ')
+                    .append(controller.regulator.limit())
+                    .append(' ')
+                    .append(controller.regulator.stage())
+                    .append(" exit ")
+                    .append(exit(controller.regulator, controller.branch, 1))
+                    .append(" due ")
+                    .append(controller.regulator.dueSeconds());
+        }
+        if (acCharger != null) {
+            told.append("; charger ")
+                    .append(acCharger.limit())
+                    .append(' ')
+                    .append(acCharger.stage())
+                    .append(" exit ")
+                    .append(exit(acCharger, chargerBranch, 1))
+                    .append(" due ")
+                    .append(acCharger.dueSeconds());
+        }
+        for (MonitorAtWork monitor : monitors) {
+            told.append("; monitor exit ").append(monitor.firstExit(bus, 1, true));
+        }
+        return told.append("; next input ").append(nextInputChange()).toString();
+    }
+
     private double exit(ChargeRegulator regulator, int branch, double step) {
+        if (sourcesShut) {
+            return Double.POSITIVE_INFINITY;
+        }
         double[] volts = bus.farVolts(branch);
         double[] amperes = bus.current(branch);
         double low = Math.max(regulator.lowestVolts(), regulator.quietLowestVolts());

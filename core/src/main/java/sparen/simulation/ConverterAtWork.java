@@ -6,6 +6,10 @@ import sparen.site.Converter;
 /** A DC converter with its secondary bus in one run. */
 final class ConverterAtWork {
     private static final double RETRY_SECONDS = 10;
+    private static final double LONGEST_RETRY_SECONDS = 900;
+    private static final double GOOD_RUN_SECONDS = 600;
+    /** It does not start again before this after a low input (s); judgement, no source. */
+    private static final double LEAST_OFF_SECONDS = 1;
 
     final Converter converter;
     boolean enabled = true;
@@ -13,6 +17,9 @@ final class ConverterAtWork {
     private double retryAt = Double.NEGATIVE_INFINITY;
     private double outputWatts;
     private double now;
+    private double offUntil = Double.NEGATIVE_INFINITY;
+    private double retrySeconds = RETRY_SECONDS;
+    private double startedAt;
 
     ConverterAtWork(Converter converter) {
         this.converter = converter;
@@ -30,25 +37,38 @@ final class ConverterAtWork {
      */
     String settle(double seconds, double busVolts) {
         now = seconds;
-        boolean low = lowInput ? busVolts < converter.restartInputVolts() : busVolts <= converter.lowestInputVolts();
+        boolean low = lowInput
+                ? now < offUntil || busVolts < converter.restartInputVolts()
+                : busVolts <= converter.lowestInputVolts();
         if (low != lowInput) {
             lowInput = low;
+            offUntil = low ? now + LEAST_OFF_SECONDS : Double.NEGATIVE_INFINITY;
             return String.format(Locale.ROOT, low ? "stops: input %.2f V" : "starts again: input %.2f V", busVolts);
         }
         if (retryAt > Double.NEGATIVE_INFINITY && now >= retryAt) {
             retryAt = Double.NEGATIVE_INFINITY;
+            startedAt = now;
             return "tries again after an overload";
         }
         double amperes = outputWatts / converter.outputVolts();
         if (isAlive() && amperes > converter.maximumAmperes()) {
-            retryAt = now + RETRY_SECONDS;
-            return String.format(
-                    Locale.ROOT,
-                    "overload: %.1f A wanted of %.1f A; off for 10 s",
-                    amperes,
-                    converter.maximumAmperes());
+            return giveUp(amperes);
         }
         return null;
+    }
+
+    /** Off, each time for twice as long as the last, until it has run well for a while. */
+    private String giveUp(double amperes) {
+        retrySeconds = now - startedAt > GOOD_RUN_SECONDS
+                ? RETRY_SECONDS
+                : Math.min(LONGEST_RETRY_SECONDS, retrySeconds * (startedAt == 0 ? 1 : 2));
+        retryAt = now + retrySeconds;
+        return String.format(
+                Locale.ROOT,
+                "overload: %.1f A wanted of %.1f A; off for %.0f s",
+                amperes,
+                converter.maximumAmperes(),
+                retrySeconds);
     }
 
     boolean isAlive() {
@@ -64,7 +84,8 @@ final class ConverterAtWork {
     }
 
     double dueSeconds() {
-        return retryAt > Double.NEGATIVE_INFINITY ? retryAt : Double.POSITIVE_INFINITY;
+        double due = offUntil > now ? offUntil : Double.POSITIVE_INFINITY;
+        return retryAt > Double.NEGATIVE_INFINITY ? Math.min(due, retryAt) : due;
     }
 
     /** The input voltage at which its state changes next (V); it is watched from the side it is on. */

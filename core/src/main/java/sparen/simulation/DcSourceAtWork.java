@@ -4,9 +4,14 @@ import sparen.site.DcSource;
 
 /** A direct-current generator with its brake in one run. */
 final class DcSourceAtWork {
+    /** A machine that has been braked does not run again before this (s); judgement, no source. */
+    private static final double BRAKED_SECONDS = 10;
+
     private final DcSource source;
     private final StepInput profile;
     private boolean braked;
+    private double heldUntil = Double.NEGATIVE_INFINITY;
+    private double now;
 
     DcSourceAtWork(DcSource source, StepInput profile) {
         this.source = source;
@@ -17,10 +22,15 @@ final class DcSourceAtWork {
         profile.moveTo(seconds);
     }
 
-    /** Lets its brake look at the bus (V); whether it moved. */
-    boolean settle(double busVolts) {
-        boolean next = braked ? busVolts > source.releaseVolts() : busVolts >= source.brakeVolts();
+    /** Lets its brake look at the bus (V) at an instant (s); whether it moved. */
+    boolean settle(double seconds, double busVolts) {
+        now = seconds;
+        boolean next =
+                braked ? seconds < heldUntil || busVolts > source.releaseVolts() : busVolts >= source.brakeVolts();
         boolean moved = next != braked;
+        if (moved && next) {
+            heldUntil = seconds + BRAKED_SECONDS;
+        }
         braked = next;
         return moved;
     }
@@ -30,7 +40,7 @@ final class DcSourceAtWork {
     }
 
     double lowestVolts() {
-        return braked ? Math.nextUp(source.releaseVolts()) : Double.NEGATIVE_INFINITY;
+        return braked && now >= heldUntil ? Math.nextUp(source.releaseVolts()) : Double.NEGATIVE_INFINITY;
     }
 
     double highestVolts() {
@@ -38,6 +48,7 @@ final class DcSourceAtWork {
     }
 
     double nextChange() {
-        return profile.nextChange();
+        double next = profile.nextChange();
+        return braked && heldUntil > now ? Math.min(next, heldUntil) : next;
     }
 }

@@ -17,6 +17,7 @@ import sparen.site.SensePoint;
 final class Run {
     private static final int STEPS_BETWEEN_QUESTIONS = 4096;
     private static final int MOST_ROUNDS = 1000;
+    private static final int MOST_STEPS_A_SECOND = 20_000;
     /** After an empty battery or a collapse loads are fed again from this state of charge (fraction), common practice. */
     private static final double RECOVERED_CHARGE = 0.02;
 
@@ -48,6 +49,8 @@ final class Run {
     private double now;
     private double rulesDue = Double.NEGATIVE_INFINITY;
     private double deadUntil;
+    private double progressAt;
+    private int stepsSinceProgress;
     private double lowestCharge = Double.POSITIVE_INFINITY;
     private double lowestChargeAt;
     private double lowestVolts = Double.POSITIVE_INFINITY;
@@ -98,8 +101,19 @@ final class Run {
             }
             step();
             settle();
+            watchProgress();
         }
         return result(steps);
+    }
+
+    /** A run that hardly moves is a fault of the engine: it is told, and does not hang. */
+    private void watchProgress() {
+        if (now >= progressAt + 1) {
+            progressAt = now;
+            stepsSinceProgress = 0;
+        } else if (++stepsSinceProgress > MOST_STEPS_A_SECOND) {
+            throw new IllegalStateException("the run creeps at " + now + " s: " + circuit.describe());
+        }
     }
 
     /** Goes on to the next instant at which anything can happen. */
@@ -123,7 +137,7 @@ final class Run {
             circuit.chargeSeries(chargeSeries, circuit.bus.order());
         }
         double length = circuit.trim(wanted, settings.voltsTolerance());
-        double exit = Math.min(circuit.firstExit(length, mostCharge()), signalExit(length));
+        double exit = Math.min(circuit.firstExit(length), signalExit(length));
         return Math.min(length, exit);
     }
 
@@ -134,7 +148,7 @@ final class Run {
         double length = Math.min(wanted, LONGEST_REST_SECONDS);
         double exit = length;
         for (BatteryAtWork battery : circuit.batteries) {
-            exit = Math.min(exit, battery.branch.circuit().firstExit(circuit.bus.order(), length, mostCharge()));
+            exit = Math.min(exit, battery.branch.circuit().firstExit(circuit.bus.order(), length));
             exit = Math.min(exit, battery.firstExit(circuit.bus.order(), length));
         }
         return exit;
@@ -158,11 +172,6 @@ final class Run {
         return Math.max(Math.min(stop, sunExit), now + Series.FINEST_SECONDS);
     }
 
-    private double mostCharge() {
-        boolean awaitsCharge = circuit.isDead() && circuit.charge() < RECOVERED_CHARGE;
-        return awaitsCharge ? RECOVERED_CHARGE : Double.POSITIVE_INFINITY;
-    }
-
     private double signalExit(double step) {
         double exit = Double.POSITIVE_INFINITY;
         int order = circuit.bus.order();
@@ -171,13 +180,16 @@ final class Run {
                 exit = Math.min(exit, Series.firstExit(series[i], order, step, low[i], high[i]));
             }
         }
+        double[] charged = series[Signal.STATE_OF_CHARGE];
+        if (circuit.isDead() && charged[0] < RECOVERED_CHARGE) {
+            exit = Math.min(exit, Series.firstExit(charged, order, step, Double.NEGATIVE_INFINITY, RECOVERED_CHARGE));
+        }
         double windowLevel = circuit.windowLevel();
         if (!Double.isNaN(windowLevel)) {
-            double[] charge = series[Signal.STATE_OF_CHARGE];
-            boolean below = charge[0] <= windowLevel;
+            boolean below = charged[0] <= windowLevel;
             double least = below ? Double.NEGATIVE_INFINITY : Math.nextUp(windowLevel);
             double most = below ? windowLevel : Double.POSITIVE_INFINITY;
-            exit = Math.min(exit, Series.firstExit(charge, order, step, least, most));
+            exit = Math.min(exit, Series.firstExit(charged, order, step, least, most));
         }
         int first = signals.length - devicePoints.length;
         for (int i = 0; i < devicePoints.length; i++) {

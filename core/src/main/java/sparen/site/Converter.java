@@ -8,7 +8,7 @@ import sparen.quantity.Bounds;
  * @param id its name in references; loads name it as their feed
  * @param name what the crew calls it
  * @param outputVolts of the secondary bus (V), 1 to 400
- * @param maximumAmperes it can give (A), above 0 to 1000; beyond it the secondary bus goes dead and is tried again after 10 s
+ * @param maximumAmperes it can give (A), above 0 to 1000; beyond it the secondary bus goes dead and is tried again after 10 s, then 20 s and so on up to 15 min
  * @param efficiency output to input (fraction), 0.3 to 1
  * @param idleWatts its own draw (W), 0 to 500
  * @param lowestInputVolts at or below this it stops (V), 0 to 400

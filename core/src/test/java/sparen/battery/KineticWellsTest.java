@@ -110,7 +110,7 @@ public class KineticWellsTest {
             assertTrue(bus.solve());
             double step = Math.min(30, seconds - now);
             bus.expand(step, 0);
-            double taken = Math.min(step, battery.firstExit(bus.order(), step, Double.POSITIVE_INFINITY));
+            double taken = Math.min(step, battery.firstExit(bus.order(), step));
             bus.advance(taken);
             now += taken;
         }

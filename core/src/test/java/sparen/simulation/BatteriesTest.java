@@ -149,12 +149,12 @@ public class BatteriesTest {
     public void actsOnWhatTheMonitorReports() {
         House house = new House();
         house.startCharge = 0.9;
-        house.source(0, 20);
+        house.source(0, 21);
         house.monitors.add(new BatteryMonitor("m", "the monitor", 400, 1, 0, 0, 1, 30, 100, 1, 60, List.of()));
         house.load("boiler", null, new Consumption.Resistance(1000));
         house.output("surplus", new SurplusBySoc("m", 95, 0, 90, 0), null, "boiler");
         Event closed = House.of(house.run(2 * HOUR), Kind.CLOSED).get(0);
-        double counted = 0.045 * 400 * 3600 / 20;
+        double counted = 0.045 * 400 * 3600 / 21;
         assertEquals(closed.seconds(), Math.ceil(counted / 30) * 30, 1e-6, "counted at " + counted);
     }
 

@@ -1,7 +1,10 @@
 package sparen.simulation;
 
+import static org.testng.Assert.assertEquals;
+
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -14,12 +17,14 @@ import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.TestForce;
 import sparen.program.Wish;
+import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
 import sparen.site.BatteryBank;
 import sparen.site.BatteryMonitor;
 import sparen.site.BatteryTable;
 import sparen.site.Bms;
 import sparen.site.Cable;
+import sparen.site.ChargeController;
 import sparen.site.Chemistry;
 import sparen.site.Consumption;
 import sparen.site.Converter;
@@ -30,6 +35,7 @@ import sparen.site.Load;
 import sparen.site.ParallelBattery;
 import sparen.site.SensePoint;
 import sparen.site.Site;
+import sparen.site.SolarArray;
 import sparen.site.WaterTank;
 import sparen.sun.DayType;
 import sparen.sun.WeatherGenerator;
@@ -38,6 +44,7 @@ import sparen.sun.WeatherGenerator;
 final class House {
     static final Instant START = Instant.parse("2026-03-02T00:00:00Z");
 
+    Chemistry chemistry = Chemistry.USER_TABLE;
     double ampereHours = 400;
     double startCharge = 0.6;
     double ohms = 0.004;
@@ -46,12 +53,15 @@ final class House {
     final List<Load> loads = new ArrayList<>();
     final List<Output> outputs = new ArrayList<>();
     final List<CurrentSource> sources = new ArrayList<>();
+    final List<SolarArray> arrays = new ArrayList<>();
+    final List<ChargeController> controllers = new ArrayList<>();
+    final List<AcCoupledArray> acArrays = new ArrayList<>();
     final List<DcSource> dcSources = new ArrayList<>();
     final List<BatteryMonitor> monitors = new ArrayList<>();
     final List<Converter> converters = new ArrayList<>();
     final List<AcSource> acSources = new ArrayList<>();
     final List<WaterTank> tanks = new ArrayList<>();
-    final Map<String, Profile> profiles = new java.util.HashMap<>();
+    final Map<String, Profile> profiles = new HashMap<>();
     Cable mainCable = Cable.measured(0);
     Optional<Inverter> inverter = Optional.empty();
     AcProgram ac = AcProgram.PLAIN;
@@ -166,16 +176,17 @@ final class House {
 
     Plan plan() {
         BatteryTable table = new BatteryTable(List.of(0.0, 1.0), curve, ohms, List.of());
+        boolean byTable = chemistry == Chemistry.USER_TABLE;
         BatteryBank bank = new BatteryBank(
                 "bank",
-                Chemistry.USER_TABLE,
-                16,
+                chemistry,
+                chemistry.isLeadAcid() ? 24 : 16,
                 ampereHours,
                 20,
                 40,
                 60,
                 startCharge,
-                Optional.of(table),
+                byTable ? Optional.of(table) : Optional.empty(),
                 batteries,
                 Optional.empty(),
                 Optional.empty());
@@ -185,8 +196,8 @@ final class House {
                 48,
                 bank,
                 mainCable,
-                List.of(),
-                List.of(),
+                arrays,
+                controllers,
                 sources,
                 loads,
                 List.of(new SensePoint("point", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0)),
@@ -194,24 +205,28 @@ final class House {
                 converters,
                 inverter,
                 acSources,
-                List.of(),
+                acArrays,
                 dcSources,
                 tanks);
         return new Plan(site, new Program(charging, outputs, Optional.of(ac)), Map.of());
     }
 
-    RunResult run(double seconds) {
+    Scenario scenario(double seconds) {
         int minutes = (int) Math.ceil(seconds / 60);
-        Scenario scenario = new Scenario(
+        DayType type = arrays.isEmpty() ? DayType.DULL : DayType.values()[(int) (seed % 3)];
+        return new Scenario(
                 plan(),
                 START,
                 seconds,
-                WeatherGenerator.generate(Sites.SUBARCTIC, START, minutes, DayType.DULL, 10, 1),
+                WeatherGenerator.generate(Sites.SUBARCTIC, START, minutes, type, 10, seed),
                 profiles,
                 seed,
                 talkLosses);
-        RunResult result = Simulation.run(scenario, new Window(0, seconds, 100));
-        org.testng.Assert.assertEquals(result.ledger().closingError(), 0, 1e-9, "ledger " + result.ledger());
+    }
+
+    RunResult run(double seconds) {
+        RunResult result = Simulation.run(scenario(seconds), new Window(0, seconds, 100));
+        assertEquals(result.ledger().closingError(), 0, 1e-9, "ledger " + result.ledger());
         return result;
     }
 
