@@ -23,20 +23,141 @@ function cable(one: Cable): string {
 
 function consumption(load: Load): string {
   const draw = load.consumption;
-  if (draw.kind === 'constantPower') return `${decimal(draw.watts)} W, constant power`;
-  if (draw.kind === 'resistance') return `${decimal(draw.ohms)} Ω, resistive`;
-  return 'imported profile';
+  switch (draw.kind) {
+    case 'constantPower':
+      return `${decimal(draw.watts)} W, constant power`;
+    case 'constantCurrent':
+      return `${decimal(draw.amperes)} A, constant current`;
+    case 'resistance':
+      return `${decimal(draw.ohms)} Ω, resistive`;
+    case 'cycling':
+      return `${decimal(draw.watts)} W, ${duration(draw.runSeconds)} running, ${duration(draw.restSeconds)} resting`;
+    case 'scheduled':
+      return `${draw.entries.map((one) => `${decimal(one.watts)} W`).join(', ')} by the clock`;
+    case 'occupancy':
+      return `${decimal(draw.watts)} W, ${decimal(draw.usesPerDay)} times a day for ${duration(draw.meanSeconds)}`;
+    case 'importedProfile':
+      return 'imported profile';
+  }
+}
+
+const chemistries: Record<Plan['site']['battery']['chemistry'], string> = {
+  FLOODED: 'flooded lead-acid',
+  AGM: 'AGM lead-acid',
+  GEL: 'gel lead-acid',
+  LITHIUM_IRON_PHOSPHATE: 'lithium iron phosphate',
+  NMC: 'lithium nickel manganese cobalt',
+  USER_TABLE: 'by its own table',
+};
+
+/** The parts behind the bus: monitors, converters, the AC side, tanks. */
+function furtherParts({ site, program }: Plan): Part[] {
+  const parts: Part[] = [];
+  for (const box of site.battery.batteries ?? []) {
+    parts.push({
+      name: box.name,
+      kind: 'One of the batteries side by side',
+      facts: [
+        { name: 'share of capacity', value: `${decimal(box.capacityShare * 100, 1)} %` },
+        { name: 'cable', value: cable(box.cable) },
+        ...(box.bms
+          ? [
+              { name: 'BMS', value: `${decimal(box.bms.lowVolts)} V to ${decimal(box.bms.highVolts)} V` },
+              {
+                name: 'BMS currents',
+                value: `${decimal(box.bms.chargeAmperes)} A in, ${decimal(box.bms.dischargeAmperes)} A out`,
+              },
+              { name: 'charges from', value: `${decimal(box.bms.chargeColdCelsius)} °C` },
+            ]
+          : []),
+      ],
+    });
+  }
+  for (const monitor of site.monitors ?? []) {
+    parts.push({
+      name: monitor.name,
+      kind: 'Battery monitor',
+      facts: [
+        { name: 'set to', value: `${decimal(monitor.configuredAmpereHours)} Ah` },
+        { name: 'counts charging', value: `${decimal(monitor.chargeEfficiency * 100)} %` },
+        {
+          name: 'full at',
+          value: `${decimal(monitor.fullVolts)} V and ${decimal(monitor.fullAmperes)} A for ${duration(monitor.fullSeconds)}`,
+        },
+      ],
+    });
+  }
+  for (const one of site.converters ?? []) {
+    parts.push({
+      name: one.name,
+      kind: 'Converter',
+      facts: [
+        { name: 'gives', value: `${decimal(one.outputVolts)} V, ${decimal(one.maximumAmperes)} A` },
+        { name: 'own draw', value: `${decimal(one.idleWatts)} W` },
+      ],
+    });
+  }
+  const inverter = site.inverter;
+  if (inverter) {
+    const charging = program.charging.find((one) => one.controller === inverter.id);
+    parts.push({
+      name: inverter.name,
+      kind: 'Inverter',
+      facts: [
+        {
+          name: 'carries',
+          value: `${decimal(inverter.continuousWatts)} W, ${decimal(inverter.continuousVoltAmperes)} VA`,
+        },
+        { name: 'own draw', value: `${decimal(inverter.idleWatts)} W` },
+        {
+          name: 'stops',
+          value: `${decimal(inverter.window.lowShutdownVolts)} V for ${duration(inverter.window.lowDelaySeconds)}`,
+        },
+        ...(charging ? [{ name: 'charges to', value: `${decimal(charging.absorptionVolts)} V` }] : []),
+        ...(program.ac
+          ? [{ name: 'takes from AC', value: `${decimal(program.ac.inputLimitAmperes)} A a leg` }]
+          : []),
+      ],
+    });
+  }
+  for (const source of site.acSources ?? []) {
+    parts.push(
+      source.kind === 'generator'
+        ? {
+            name: source.name,
+            kind: 'Generator',
+            facts: [{ name: 'rated', value: `${decimal(source.ratedWatts)} W` }],
+          }
+        : {
+            name: source.name,
+            kind: 'Feeder',
+            facts: [{ name: 'breaker', value: `${decimal(source.breakerAmperes)} A` }],
+          },
+    );
+  }
+  for (const tank of site.tanks ?? []) {
+    parts.push({
+      name: tank.name,
+      kind: 'Hot-water tank',
+      facts: [
+        { name: 'holds', value: `${decimal(tank.litres)} l` },
+        { name: 'thermostat', value: `${decimal(tank.onCelsius)} °C to ${decimal(tank.offCelsius)} °C` },
+      ],
+    });
+  }
+  return parts;
 }
 
 /** What stands at a site, as readable facts. */
-export function factsOf({ site, program }: Plan): Part[] {
+export function factsOf(plan: Plan): Part[] {
+  const { site, program } = plan;
   const battery = site.battery;
   const parts: Part[] = [
     {
       name: battery.name,
       kind: 'Battery',
       facts: [
-        { name: 'chemistry', value: battery.chemistry === 'GEL' ? 'gel lead-acid' : 'by its own table' },
+        { name: 'chemistry', value: chemistries[battery.chemistry] },
         { name: 'cells in series', value: String(battery.cellsInSeries) },
         {
           name: 'capacity',
@@ -53,6 +174,15 @@ export function factsOf({ site, program }: Plan): Part[] {
           value: `${decimal(battery.startStateOfCharge * 100)} %`,
           path: 'site/battery/startStateOfCharge',
         },
+        ...(battery.ageing
+          ? [
+              {
+                name: 'capacity left',
+                value: `${decimal(battery.ageing.capacityFraction * 100)} % of the stated`,
+                path: 'site/battery/ageing',
+              },
+            ]
+          : []),
         { name: 'main cable', value: cable(site.mainCable), path: 'site/mainCable' },
       ],
     },
@@ -98,12 +228,12 @@ export function factsOf({ site, program }: Plan): Part[] {
   for (const load of site.loads) {
     parts.push({
       name: load.name,
-      kind: load.critical ? 'Load, critical' : 'Load',
+      kind: load.use === 'DIVERSION' ? 'Surplus load' : load.critical ? 'Load, critical' : 'Load',
       facts: [
         { name: 'draws', value: consumption(load), path: `site/loads/${load.id}/consumption` },
         { name: 'cable', value: cable(load.cable) },
       ],
     });
   }
-  return parts;
+  return [...parts, ...furtherParts(plan)];
 }

@@ -19,15 +19,36 @@
     EMPTY: 'battery empty',
     COLLAPSE: 'voltage collapse',
     RECOVERED: 'recovered',
+    PATH: 'BMS',
+    HAZARD: 'hazard',
+    FUSE: 'fuse',
+    CONVERTER: 'converter',
+    AC: 'AC side',
+    GENERATOR: '',
+    FEEDER: '',
+    TANK: 'thermostat',
+    SYNCHRONISED: 'counts anew',
   };
   const names = $derived(
-    Object.fromEntries([...plan.program.outputs, ...plan.site.controllers].map((one) => [one.id, one.name])),
+    Object.fromEntries(
+      [
+        ...plan.program.outputs,
+        ...plan.site.controllers,
+        ...plan.site.loads,
+        ...(plan.site.battery.batteries ?? []),
+        ...(plan.site.converters ?? []),
+        ...(plan.site.inverter ? [plan.site.inverter] : []),
+        ...(plan.site.acSources ?? []),
+        ...(plan.site.tanks ?? []),
+        ...(plan.site.monitors ?? []),
+      ].map((one) => [one.id, one.name]),
+    ),
   );
   function look(event: Event) {
     season.show({ from: event.seconds - AROUND_SECONDS, to: event.seconds + AROUND_SECONDS });
     document.getElementById('tape')?.scrollIntoView({ block: 'start' });
   }
-  const grave = (kind: Event['kind']) => ['CHATTER', 'EMPTY', 'COLLAPSE'].includes(kind);
+  const grave = (kind: Event['kind']) => ['CHATTER', 'EMPTY', 'COLLAPSE', 'HAZARD', 'FUSE'].includes(kind);
 </script>
 
 <section aria-labelledby="events">

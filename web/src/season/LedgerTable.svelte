@@ -9,9 +9,14 @@
   const start = $derived(Date.parse(answer.start));
   const fell = $derived(Math.max(0, -ledger.storedIncrease));
   const grew = $derived(Math.max(0, ledger.storedIncrease));
-  const loss = $derived(ledger.batteryLoss + ledger.cableLoss + ledger.conversionLoss + ledger.idle);
-  const came = $derived(ledger.array + ledger.source + fell);
+  const loss = $derived(
+    ledger.batteryLoss + ledger.cableLoss + ledger.conversionLoss + ledger.idle + ledger.coils,
+  );
+  const came = $derived(
+    ledger.array + ledger.acArray + ledger.source + ledger.generator + ledger.imported + fell,
+  );
   const name = (id: string) => plan.site.loads.find((load) => load.id === id)?.name ?? id;
+  const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
   const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
 </script>
 
@@ -31,12 +36,19 @@
     <tbody>
       {@render row('Came in', came, true)}
       {@render row('array, at its maximum', ledger.array)}
-      {#if ledger.source > 0}{@render row('current sources', ledger.source)}{/if}
+      {#if ledger.acArray > 0}{@render row('array on the AC side', ledger.acArray)}{/if}
+      {#if ledger.source > 0}{@render row('other direct current', ledger.source)}{/if}
+      {#if ledger.generator > 0}{@render row('generator', ledger.generator)}{/if}
+      {#if ledger.imported > 0}{@render row('feeder', ledger.imported)}{/if}
       {@render row('out of the battery’s store', fell)}
       {@render row('Went', came, true)}
       {#each Object.entries(ledger.servedByLoad) as [id, wattHours] (id)}
         {@render row(name(id), wattHours)}
       {/each}
+      {#each Object.entries(ledger.divertedByLoad) as [id, wattHours] (id)}
+        {@render row(`diverted: ${name(id)}`, wattHours)}
+      {/each}
+      {#if ledger.exported > 0}{@render row('given back to the feeder', ledger.exported)}{/if}
       {@render row('into the battery’s store', grew)}
       {@render row('lost in battery, cables, conversion, own draw', loss)}
       {@render row('thrown away: curtailed', ledger.curtailed)}
@@ -69,6 +81,32 @@
         <span class="block text-sm text-soft"
           >{moment(start + answer.lowestBatteryVolts.seconds * 1000, zone)}</span
         >
+      </dd>
+    </div>
+    {#each answer.generators as generator (generator.generator)}
+      <div class="flex justify-between gap-4 border-b border-rule py-1">
+        <dt>{sourceName(generator.generator)}: running, starts, fuel</dt>
+        <dd class="number shrink-0 text-right">
+          {duration(Math.round(generator.runSeconds / 60) * 60)}, {generator.starts}, {fixed(
+            generator.litres,
+            1,
+          )} l
+        </dd>
+      </div>
+    {/each}
+    {#if ledger.cost !== 0}
+      <div class="flex justify-between gap-4 border-b border-rule py-1">
+        <dt>paid for import, less got for export</dt>
+        <dd class="number shrink-0 text-right">{fixed(ledger.cost, 2)}</dd>
+      </div>
+    {/if}
+    <div class="flex justify-between gap-4 border-b border-rule py-1">
+      <dt>battery: full cycles of wear, lowest and highest temperature</dt>
+      <dd class="number shrink-0 text-right">
+        {fixed(answer.battery.equivalentFullCycles, 1)}, {fixed(answer.battery.lowestCelsius, 0)} to {fixed(
+          answer.battery.highestCelsius,
+          0,
+        )} °C
       </dd>
     </div>
     {#each answer.outputs as output (output.output)}

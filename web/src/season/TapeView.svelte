@@ -41,6 +41,12 @@
         { volts: rule.lvrVolts, label: 'LVR' },
       ];
     }
+    if (rule?.kind === 'voltageDiversion') {
+      return [
+        { volts: rule.onVolts, label: 'diversion on' },
+        { volts: rule.offVolts, label: 'diversion off' },
+      ];
+    }
     if (rule?.kind === 'lowBatterySignal') {
       return [
         { volts: rule.warningVolts, label: 'warning' },

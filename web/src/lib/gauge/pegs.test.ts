@@ -1,5 +1,7 @@
 import { expect, it } from 'vitest';
 import demo from '../../../../demo/hallgrund.json';
+import kvarno from '../../../../demo/kvarno.json';
+import skarvholm from '../../../../demo/skarvholm.json';
 import { factsOf } from '../../plan/facts';
 import type { Plan } from '../api/api';
 import { pegsOf } from './pegs';
@@ -33,10 +35,25 @@ it('tells every part of the site with a unit on every number', () => {
   expect(bare, 'only a count may stand alone').toEqual(['cells in series']);
 });
 
-it('finds the origin of a fact under its path', () => {
-  const paths = factsOf(plan)
+it.each([demo, kvarno, skarvholm])('finds the origin of a fact under its path', (document) => {
+  const site = document.plan as unknown as Plan;
+  const paths = factsOf(site)
     .flatMap((part) => part.facts)
     .map((fact) => fact.path)
     .filter((path) => path !== undefined);
-  for (const path of Object.keys(plan.origins)) expect(paths).toContain(path);
+  for (const path of Object.keys(site.origins)) expect(paths).toContain(path);
+});
+
+it('has pegs for diversion and for the charger in the inverter', () => {
+  const { pegs } = pegsOf(kvarno.plan as unknown as Plan);
+  const diversion = pegs.filter((peg) => peg.label.startsWith('diversion'));
+  expect(diversion.map((peg) => [peg.acts, peg.volts])).toEqual([
+    ['rising', 28],
+    ['falling', 27.4],
+  ]);
+  expect(pegs.filter((peg) => peg.of === 'Barn inverter').map((peg) => peg.label)).toEqual([
+    'absorption',
+    'float',
+    'recharge',
+  ]);
 });

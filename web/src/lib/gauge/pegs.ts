@@ -45,6 +45,23 @@ export function pegsOf(plan: Plan): { pegs: Peg[]; pairs: Pair[] } {
           of,
         });
         pairs.push({ key: output.id, low: rule.lvdVolts, high: rule.lvrVolts });
+      } else if (rule?.kind === 'voltageDiversion') {
+        const diverts = { switches: true, of: output.name };
+        pegs.push({
+          ...diverts,
+          key: `${output.id}-on`,
+          volts: rule.onVolts,
+          acts: 'rising',
+          label: 'diversion on',
+        });
+        pegs.push({
+          ...diverts,
+          key: `${output.id}-off`,
+          volts: rule.offVolts,
+          acts: 'falling',
+          label: 'diversion off',
+        });
+        pairs.push({ key: output.id, low: rule.offVolts, high: rule.onVolts });
       } else if (rule?.kind === 'lowBatterySignal') {
         const of = output.name;
         const tells = { switches: false, of };
@@ -67,8 +84,9 @@ export function pegsOf(plan: Plan): { pegs: Peg[]; pairs: Pair[] } {
     }
   }
   for (const charging of plan.program.charging) {
-    const of =
-      plan.site.controllers.find((one) => one.id === charging.controller)?.name ?? charging.controller;
+    const inverter = plan.site.inverter;
+    const chargers = [...plan.site.controllers, ...(inverter ? [inverter] : [])];
+    const of = chargers.find((one) => one.id === charging.controller)?.name ?? charging.controller;
     const key = charging.controller;
     pegs.push({
       key: `${key}-abs`,

@@ -41,6 +41,7 @@
   <p class="flex flex-wrap gap-x-4 px-2 text-sm text-soft">
     Power, W
     <span><i class="key bg-load"></i>used</span>
+    <span><i class="key bg-diverted"></i>diverted</span>
     <span><i class="key bg-battery"></i>to battery</span>
     <span><i class="key hatch border border-sun"></i>thrown away</span>
     <span><i class="key hatch-ink"></i>unserved</span>

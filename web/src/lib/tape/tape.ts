@@ -9,7 +9,10 @@ export interface Line {
   label: string;
 }
 
-type Ink = Record<'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun', string>;
+type Ink = Record<
+  'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted',
+  string
+>;
 
 function ink(): Ink {
   const style = getComputedStyle(document.documentElement);
@@ -23,6 +26,7 @@ function ink(): Ink {
     band: token('--battery-soft'),
     load: token('--load'),
     sun: token('--sun'),
+    diverted: token('--diverted'),
   };
 }
 
@@ -214,10 +218,10 @@ export function chargeChart(host: HTMLElement, answer: SeasonAnswer, height: num
   );
 }
 
-/** The chart of mean powers, stacked: used, to battery, thrown away, unserved. */
+/** The chart of mean powers, stacked: used, diverted, to battery, thrown away, unserved. */
 export function powerChart(host: HTMLElement, answer: SeasonAnswer, height: number, common: Common) {
   const colours = ink();
-  const { usedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts } = answer.trace;
+  const { usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts } = answer.trace;
   const sum = (...parts: number[][]) =>
     usedWatts.map((_, i) => parts.reduce((all, part) => all + (part[i] ?? 0), 0));
   const stepped = uPlot.paths.stepped?.({ align: 1 });
@@ -236,14 +240,16 @@ export function powerChart(host: HTMLElement, answer: SeasonAnswer, height: numb
         area(hatch(colours.paper, colours.ink, false), colours.ink),
         area(hatch(colours.sun, colours.paper, true), colours.sun),
         area(colours.battery, colours.battery),
+        area(colours.diverted, colours.diverted),
         area(colours.load, colours.load),
       ],
     }),
     [
       times(answer),
-      sum(usedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts),
-      sum(usedWatts, toBatteryWatts, thrownAwayWatts),
-      sum(usedWatts, toBatteryWatts),
+      sum(usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts),
+      sum(usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts),
+      sum(usedWatts, divertedWatts, toBatteryWatts),
+      sum(usedWatts, divertedWatts),
       usedWatts,
     ],
     host,

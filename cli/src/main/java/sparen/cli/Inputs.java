@@ -9,12 +9,12 @@ import java.nio.file.Path;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
 import sparen.program.Plan;
-import sparen.site.Consumption;
 
 /** Reads the files a command is given. */
 final class Inputs {
@@ -34,10 +34,7 @@ final class Inputs {
 
     /** Gives each "[ID=]FILE" to the profile id it names, or to every profile the plan's loads name. */
     static Map<String, Profile> profiles(List<String> given, Plan plan) throws BadInput {
-        List<String> named = plan.site().loads().stream()
-                .filter(load -> load.consumption() instanceof Consumption.ImportedProfile)
-                .map(load -> ((Consumption.ImportedProfile) load.consumption()).profile())
-                .toList();
+        Set<String> named = plan.site().profiles();
         Map<String, Profile> profiles = new HashMap<>();
         for (String one : given) {
             int equals = one.indexOf('=');

@@ -43,9 +43,11 @@ final class ResultFiles {
                 "low state of charge",
                 "high state of charge",
                 "used W",
+                "diverted W",
                 "to battery W",
                 "from battery W",
                 "thrown away W",
+                "AC source W",
                 "unserved W");
         double[][] columns = {
             trace.lowBatteryVolts(),
@@ -55,9 +57,11 @@ final class ResultFiles {
             trace.lowStateOfCharge(),
             trace.highStateOfCharge(),
             trace.usedWatts(),
+            trace.divertedWatts(),
             trace.toBatteryWatts(),
             trace.fromBatteryWatts(),
             trace.thrownAwayWatts(),
+            trace.acSourceWatts(),
             trace.unservedWatts()
         };
         String[] row = new String[columns.length + 1];

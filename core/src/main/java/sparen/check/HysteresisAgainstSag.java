@@ -7,7 +7,6 @@ import sparen.format.Profile;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.VoltageDisconnect;
-import sparen.site.Consumption;
 import sparen.site.SensePoint;
 
 /**
@@ -29,7 +28,7 @@ final class HysteresisAgainstSag implements Check {
 
     private Stream<Finding> compare(Plan plan, Output output, VoltageDisconnect rule, Map<String, Profile> profiles) {
         double amperes = output.loads().stream()
-                .mapToDouble(load -> amperes(plan.site().load(load).consumption(), rule.lvdVolts(), profiles))
+                .mapToDouble(device -> WorstDraw.amperes(plan.site(), device, rule.lvdVolts(), profiles))
                 .sum();
         BatteryModel battery = BatteryModel.of(plan.site().battery());
         boolean atBus = plan.site().sensePoint(rule.sensePoint()).place() == SensePoint.Place.BUS;
@@ -53,16 +52,5 @@ final class HysteresisAgainstSag implements Check {
                 new Compared("hysteresis", hysteresis, "V"),
                 new Compared("sag at once", atOnce, "V"),
                 new Compared("sag and rebound", settled, "V")));
-    }
-
-    private static double amperes(Consumption consumption, double volts, Map<String, Profile> profiles) {
-        if (consumption instanceof Consumption.ConstantPower constant) {
-            return constant.watts() / volts;
-        }
-        if (consumption instanceof Consumption.Resistance resistance) {
-            return volts / resistance.ohms();
-        }
-        Profile profile = profiles.get(((Consumption.ImportedProfile) consumption).profile());
-        return profile == null ? 0 : profile.highestWatts() / volts;
     }
 }

@@ -160,7 +160,7 @@ final class LedgerMeter {
             int load = byVoltage[i];
             double joules = circuit.mainLoadJoules(load, step);
             sums[FIRST_LOAD + load] += joules;
-            if (circuit.loads[load].load.isDiversion()) {
+            if (circuit.loads[load].load.diverts()) {
                 diverted += joules;
             } else {
                 used += joules;
@@ -180,7 +180,7 @@ final class LedgerMeter {
         byVoltageCount = 0;
         for (int i = 0; i < loads; i++) {
             LoadAtWork load = circuit.loads[i];
-            boolean diversion = load.load.isDiversion();
+            boolean diversion = load.load.diverts();
             servedWatts[i] = 0;
             unservedWatts[i] = 0;
             if (!circuit.isServed(i)) {
@@ -332,7 +332,7 @@ final class LedgerMeter {
         List<String> ids = circuit.loadIds();
         Map<String, Double> map = new HashMap<>();
         for (int i = 0; i < loads; i++) {
-            if (circuit.loads[i].load.isDiversion() == diversion) {
+            if (circuit.loads[i].load.diverts() == diversion) {
                 map.put(ids.get(i), joules[first + i]);
             }
         }

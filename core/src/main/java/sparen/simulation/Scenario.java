@@ -3,13 +3,10 @@ package sparen.simulation;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
 import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
-import sparen.site.Consumption;
-import sparen.site.DcSource;
 import sparen.sun.Weather;
 
 /**
@@ -42,12 +39,7 @@ public record Scenario(
             throw new InvalidQuantity(
                     "weather", weather.minutes() + " min of it for " + Bounds.number(durationSeconds) + " s");
         }
-        Stream<String> loads = plan.site().loads().stream()
-                .map(load -> load.consumption())
-                .filter(Consumption.ImportedProfile.class::isInstance)
-                .map(consumption -> ((Consumption.ImportedProfile) consumption).profile());
-        Stream<String> sources = plan.site().dcSources().stream().map(DcSource::profile);
-        for (String profile : Stream.concat(loads, sources).toList()) {
+        for (String profile : plan.site().profiles()) {
             if (!profiles.containsKey(profile)) {
                 throw new InvalidQuantity("profile", "the profile \"" + profile + "\" is not at hand");
             }

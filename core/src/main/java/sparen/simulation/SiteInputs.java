@@ -21,7 +21,7 @@ final class SiteInputs {
         sunAltitudeDegrees = scenario.weather().sunAltitudeDegrees();
         for (ChargeController controller : site.controllers()) {
             double[] watts = new double[scenario.weather().minutes()];
-            double[] amperes = controller.isPulseWidth() ? new double[watts.length] : null;
+            double[] amperes = controller.pulses() ? new double[watts.length] : null;
             for (SolarArray array : site.arrays()) {
                 if (controller.arrays().contains(array.id())) {
                     add(array, scenario, watts, amperes);

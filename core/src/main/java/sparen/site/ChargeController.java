@@ -75,7 +75,7 @@ public record ChargeController(
     }
 
     /** Whether it ties the array to the battery by pulses. */
-    public boolean isPulseWidth() {
+    public boolean pulses() {
         return kind.orElse(Kind.MPPT) == Kind.PWM;
     }
 }

@@ -94,7 +94,7 @@ public record Load(
     }
 
     /** Whether it takes surplus and nothing else. */
-    public boolean isDiversion() {
+    public boolean diverts() {
         return use.orElse(Use.SERVICE) == Use.DIVERSION;
     }
 

@@ -2,8 +2,10 @@ package sparen.site;
 
 import java.util.ArrayList;
 import java.util.Collection;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import sparen.quantity.Bounds;
@@ -94,7 +96,7 @@ public record Site(
         checkReferences(devices, loads, sensePoints, monitors, converters, inverter, acSources, acArrays, tanks);
         for (ChargeController controller : controllers) {
             for (SolarArray array : arrays) {
-                if (controller.isPulseWidth()
+                if (controller.pulses()
                         && controller.arrays().contains(array.id())
                         && array.string().isEmpty()) {
                     throw new InvalidQuantity(
@@ -213,6 +215,18 @@ public record Site(
                 .filter(monitor -> monitor.id().equals(id))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    /** Ids of the profiles that loads and direct-current generators name, each once. */
+    public Set<String> profiles() {
+        Set<String> named = new LinkedHashSet<>();
+        for (Load load : loads) {
+            if (load.consumption() instanceof Consumption.ImportedProfile imported) {
+                named.add(imported.profile());
+            }
+        }
+        dcSources.forEach(source -> named.add(source.profile()));
+        return named;
     }
 
     /** Ids of all that charges by setpoints of the program: the controllers, and the inverter where it has a charger. */

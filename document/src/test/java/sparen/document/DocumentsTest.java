@@ -9,35 +9,22 @@ import com.networknt.schema.Schema;
 import com.networknt.schema.SchemaRegistry;
 import com.networknt.schema.SpecificationVersion;
 import java.io.IOException;
+import java.lang.reflect.ParameterizedType;
 import java.lang.reflect.RecordComponent;
+import java.lang.reflect.Type;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import sparen.program.ChargeProgram;
-import sparen.program.DuskToDawn;
-import sparen.program.LowBatterySignal;
-import sparen.program.Origin;
-import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.Program;
-import sparen.program.VoltageDisconnect;
-import sparen.site.BatteryBank;
-import sparen.site.BatteryTable;
-import sparen.site.Cable;
-import sparen.site.ChargeController;
+import sparen.program.Rule;
+import sparen.site.AcSource;
 import sparen.site.Consumption;
-import sparen.site.CurrentSource;
-import sparen.site.Load;
-import sparen.site.Location;
-import sparen.site.RcPair;
-import sparen.site.SensePoint;
-import sparen.site.Site;
-import sparen.site.SolarArray;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -45,14 +32,20 @@ public class DocumentsTest {
     private static final Path DEMO = Path.of("../demo/hallgrund.json");
     private static final Path SCHEMA = Path.of("../docs/schema/plan-1.schema.json");
 
+    private static final Set<Class<?>> SEALED = Set.of(Rule.class, Consumption.class, AcSource.class);
+    private static final List<String> DEMOS =
+            List.of("hallgrund", "hallgrund-as-found", "kvarno", "kvarno-as-found", "skarvholm", "skarvholm-as-found");
+
     private static String demo() throws IOException {
         return Files.readString(DEMO);
     }
 
     @Test
     public void whatIsWrittenReadsBackEqual() throws Exception {
-        PlanDocument document = Documents.read(demo());
-        assertEquals(Documents.read(Documents.write(document)), document);
+        for (String name : DEMOS) {
+            PlanDocument document = Documents.read(Files.readString(Path.of("../demo/" + name + ".json")));
+            assertEquals(Documents.read(Documents.write(document)), document, name);
+        }
     }
 
     @DataProvider
@@ -88,7 +81,7 @@ public class DocumentsTest {
                 "\"kind\": \"resistance\"",
                 "\"kind\": \"magnet\"",
                 "/plan/site/loads/1/consumption",
-                "an object with \"kind\" one of [constantPower, resistance, importedProfile]"
+                "an object with \"kind\" one of [constantPower, constantCurrent, resistance, cycling, scheduled, occupancy, importedProfile]"
             },
             {"\"highestVolts\": 14.4", "\"highestVolts\": 10", "/plan/site/battery/highestVolts", "must be above 10.9"},
         };
@@ -117,7 +110,7 @@ public class DocumentsTest {
     public void publishedSchemaAgreesWithTheProgram() throws IOException {
         Schema schema = SchemaRegistry.withDefaultDialect(SpecificationVersion.DRAFT_2020_12)
                 .getSchema(Files.readString(SCHEMA));
-        for (String name : List.of("hallgrund", "hallgrund-as-found")) {
+        for (String name : DEMOS) {
             String json = Files.readString(Path.of("../demo/" + name + ".json"));
             assertEquals(schema.validate(json, InputFormat.JSON).toString(), "[]", name);
         }
@@ -130,30 +123,8 @@ public class DocumentsTest {
     public void schemaHasEveryFieldOfEveryRecord() throws IOException {
         JsonNode definitions =
                 JsonMapper.builder().build().readTree(SCHEMA.toFile()).get("$defs");
-        List<Class<?>> records = List.of(
-                BatteryBank.class,
-                BatteryTable.class,
-                Cable.class,
-                ChargeController.class,
-                ChargeProgram.class,
-                Consumption.ConstantPower.class,
-                Consumption.Resistance.class,
-                Consumption.ImportedProfile.class,
-                CurrentSource.class,
-                CurrentSource.Point.class,
-                DuskToDawn.class,
-                Load.class,
-                Location.class,
-                LowBatterySignal.class,
-                Origin.class,
-                Output.class,
-                Plan.class,
-                Program.class,
-                RcPair.class,
-                SensePoint.class,
-                Site.class,
-                SolarArray.class,
-                VoltageDisconnect.class);
+        Set<Class<?>> records = new LinkedHashSet<>();
+        gather(Plan.class, records);
         for (Class<?> type : records) {
             JsonNode definition = definitions.get(type.getSimpleName());
             Set<String> fields = new TreeSet<>(definition.get("properties").propertyNames());
@@ -164,7 +135,42 @@ public class DocumentsTest {
                 fields.remove("kind");
             }
             assertEquals(fields, components, type.getSimpleName());
+            for (RecordComponent component : type.getRecordComponents()) {
+                assertConstants(component, definition.get("properties").get(component.getName()));
+            }
         }
-        assertEquals(definitions.size(), records.size() + 2, "the two sealed types besides");
+        assertEquals(definitions.size(), records.size() + SEALED.size(), "the sealed types besides");
+    }
+
+    /** An enumeration, optional or not, has the same constants in the schema. */
+    private static void assertConstants(RecordComponent component, JsonNode property) {
+        Type type = component.getGenericType() instanceof ParameterizedType generic
+                ? generic.getActualTypeArguments()[0]
+                : component.getGenericType();
+        if (type instanceof Class<?> one && one.isEnum() && property.has("enum")) {
+            assertEquals(
+                    property.get("enum").toString(),
+                    List.of(one.getEnumConstants()).stream()
+                            .map(constant -> "\"" + constant + "\"")
+                            .collect(Collectors.joining(",", "[", "]")),
+                    component.toString());
+        }
+    }
+
+    /** All records that a plan is made of, found by their components. */
+    private static void gather(Type type, Set<Class<?>> records) {
+        if (type instanceof ParameterizedType generic) {
+            for (Type argument : generic.getActualTypeArguments()) {
+                gather(argument, records);
+            }
+        } else if (type instanceof Class<?> one && SEALED.contains(one)) {
+            for (Class<?> permitted : one.getPermittedSubclasses()) {
+                gather(permitted, records);
+            }
+        } else if (type instanceof Class<?> one && one.isRecord() && records.add(one)) {
+            for (RecordComponent component : one.getRecordComponents()) {
+                gather(component.getGenericType(), records);
+            }
+        }
     }
 }

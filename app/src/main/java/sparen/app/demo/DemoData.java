@@ -27,7 +27,6 @@ import sparen.program.Plan;
 class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
     private static final String TECHNICIAN = "liv";
-    private static final String HALLGRUND = "hallgrund";
 
     private final Accounts accounts;
     private final SiteService sites;
@@ -53,15 +52,19 @@ class DemoData implements ApplicationRunner {
         transaction.executeWithoutResult(status -> {
             accounts.put(TECHNICIAN, "Liv Nordhavn", password, Role.TECHNICIAN);
             accounts.put("odd", "Odd Skjærgård", password, Role.OBSERVER);
-            sites.add(HALLGRUND, "Hällgrund fog-signal relay");
-            sites.add("kvarno", "Kvarnö seed bank");
-            sites.add("skarvholm", "Skarvholm bird observatory");
-            if (plans.latest(HALLGRUND).isEmpty()) {
-                plans.save(HALLGRUND, Optional.empty(), "As found", plan("hallgrund-as-found"), TECHNICIAN);
-                plans.save(HALLGRUND, Optional.of(0), "Levels set, test force withdrawn", plan(HALLGRUND), TECHNICIAN);
-                LOG.info("demo data is in place");
-            }
+            add("hallgrund", "Hällgrund fog-signal relay", "Levels set, test force withdrawn");
+            add("kvarno", "Kvarnö seed bank", "Levels, absorption and monitor set for the bank");
+            add("skarvholm", "Skarvholm bird observatory", "Levels set above the batteries' own, test force withdrawn");
         });
+    }
+
+    private void add(String id, String name, String note) {
+        sites.add(id, name);
+        if (plans.latest(id).isEmpty()) {
+            plans.save(id, Optional.empty(), "As found", plan(id + "-as-found"), TECHNICIAN);
+            plans.save(id, Optional.of(0), note, plan(id), TECHNICIAN);
+            LOG.info("demo data of {} is in place", id);
+        }
     }
 
     private static Plan plan(String name) {

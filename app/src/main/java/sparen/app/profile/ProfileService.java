@@ -15,8 +15,6 @@ import sparen.app.web.Refusal;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
 import sparen.program.Plan;
-import sparen.site.Consumption;
-import sparen.site.Load;
 
 /** Reads, keeps and hands out consumption profiles. */
 @Service
@@ -34,11 +32,8 @@ public class ProfileService {
     /** The profiles that a plan's loads name, as far as the site has them. */
     public Map<String, Profile> namedIn(String siteId, Plan plan) {
         Map<String, Profile> profiles = new HashMap<>();
-        for (Load load : plan.site().loads()) {
-            if (load.consumption() instanceof Consumption.ImportedProfile imported) {
-                mapper.find(siteId, imported.profile())
-                        .ifPresent(stored -> profiles.put(imported.profile(), ProfileSamples.unpack(stored)));
-            }
+        for (String profile : plan.site().profiles()) {
+            mapper.find(siteId, profile).ifPresent(stored -> profiles.put(profile, ProfileSamples.unpack(stored)));
         }
         return profiles;
     }

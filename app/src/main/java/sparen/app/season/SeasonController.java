@@ -12,7 +12,10 @@ import sparen.app.site.SiteService;
 import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.simulation.BatteryFigures;
 import sparen.simulation.Event;
+import sparen.simulation.GeneratorFigures;
+import sparen.simulation.LoadFigures;
 import sparen.simulation.OutputFigures;
 import sparen.simulation.RunResult;
 import sparen.simulation.Scenario;
@@ -71,6 +74,9 @@ class SeasonController {
             int eventsLeftOut,
             LedgerInWattHours ledger,
             List<OutputFigures> outputs,
+            List<LoadFigures> loads,
+            BatteryFigures battery,
+            List<GeneratorFigures> generators,
             RunResult.Lowest lowestStateOfCharge,
             RunResult.Lowest lowestBatteryVolts,
             double endStateOfCharge,
@@ -94,7 +100,9 @@ class SeasonController {
                         request.weather(),
                         request.meanCelsius(),
                         request.seed())),
-                profiles.namedIn(siteId, plan));
+                profiles.namedIn(siteId, plan),
+                request.seed(),
+                List.of());
         RunResult result = Simulation.run(scenario, request.window());
         return new SeasonAnswer(
                 start,
@@ -104,6 +112,9 @@ class SeasonController {
                 result.eventsLeftOut(),
                 LedgerInWattHours.of(result.ledger()),
                 result.outputs(),
+                result.loads(),
+                result.battery(),
+                result.generators(),
                 result.lowestStateOfCharge(),
                 result.lowestBatteryVolts(),
                 result.endStateOfCharge(),
