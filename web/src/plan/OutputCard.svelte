@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { actsOn } from '../lib/shell/parts';
   import type { Output, OutputReading, Rule, Finding } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
@@ -27,9 +28,7 @@
     ['OPEN', 'test force: open'],
     ['CLOSED', 'test force: closed'],
   ] as const;
-  const loads = $derived(
-    output.loads.map((id) => editor.plan?.site.loads.find((load) => load.id === id)?.name ?? id).join(', '),
-  );
+  const acts = $derived(editor.plan ? actsOn(editor.plan, output.loads) : '');
   const errors = $derived((slot: 'automatic' | 'protection') => {
     const start = `/program/outputs/${index}/${slot}/`;
     const mine = editor.refused.filter((one) => one.pointer.startsWith(start));
@@ -79,7 +78,7 @@
     <div class="min-w-0">
       <h3 id="output-{output.id}">{output.name}</h3>
       <p class="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-        {loads ? `feeds ${loads}` : 'signals only'}
+        {acts}
         <select
           class="force {output.testForce === 'NONE' ? '' : 'font-bold text-danger'}"
           aria-label="Test force of {output.name}"

@@ -1,6 +1,7 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
   import type { Event, Plan, SeasonAnswer } from '../lib/api/api';
+  import { partNames } from '../lib/shell/parts';
   import { fixed, moment } from '../lib/sentence/quantity';
   import type { Season } from './season.svelte';
 
@@ -29,21 +30,7 @@
     TANK: 'thermostat',
     SYNCHRONISED: 'counts anew',
   };
-  const names = $derived(
-    Object.fromEntries(
-      [
-        ...plan.program.outputs,
-        ...plan.site.controllers,
-        ...plan.site.loads,
-        ...(plan.site.battery.batteries ?? []),
-        ...(plan.site.converters ?? []),
-        ...(plan.site.inverter ? [plan.site.inverter] : []),
-        ...(plan.site.acSources ?? []),
-        ...(plan.site.tanks ?? []),
-        ...(plan.site.monitors ?? []),
-      ].map((one) => [one.id, one.name]),
-    ),
-  );
+  const names = $derived(partNames(plan));
   function look(event: Event) {
     season.show({ from: event.seconds - AROUND_SECONDS, to: event.seconds + AROUND_SECONDS });
     document.getElementById('tape')?.scrollIntoView({ block: 'start' });

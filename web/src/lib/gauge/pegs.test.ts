@@ -4,6 +4,7 @@ import kvarno from '../../../../demo/kvarno.json';
 import skarvholm from '../../../../demo/skarvholm.json';
 import { factsOf } from '../../plan/facts';
 import type { Plan } from '../api/api';
+import { actsOn } from '../shell/parts';
 import { pegsOf } from './pegs';
 
 const plan = demo.plan as unknown as Plan;
@@ -56,4 +57,12 @@ it('has pegs for diversion and for the charger in the inverter', () => {
     'float',
     'recharge',
   ]);
+});
+
+it('says what an output does to what is behind it', () => {
+  const site = skarvholm.plan as unknown as Plan;
+  expect(actsOn(site, ['lights', 'radio'])).toBe('feeds House lights, VHF radio');
+  expect(actsOn(site, ['inverter'])).toBe('enables House inverter');
+  expect(actsOn(site, ['generator'])).toBe('starts Diesel generator');
+  expect(actsOn(site, [])).toBe('signals only');
 });

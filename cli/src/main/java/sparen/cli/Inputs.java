@@ -1,11 +1,13 @@
 package sparen.cli;
 
 import java.io.IOException;
+import java.io.Reader;
 import java.nio.charset.CharacterCodingException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
+import java.time.ZoneId;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -14,6 +16,8 @@ import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
+import sparen.format.WeatherFile;
+import sparen.format.WeatherReader;
 import sparen.program.Plan;
 
 /** Reads the files a command is given. */
@@ -54,27 +58,40 @@ final class Inputs {
     private static Profile profile(Path file, Plan plan) throws BadInput {
         ProfileReader.Reading reading =
                 ProfileReader.read(text(file), plan.site().location().zone());
-        if (reading.profile().isEmpty()) {
-            StringBuilder message =
-                    new StringBuilder(file + ": " + reading.badLineCount() + " bad lines, nothing is taken");
-            reading.badLines().forEach(bad -> message.append("\n  line ")
-                    .append(bad.line())
-                    .append(": ")
-                    .append(bad.reason()));
-            throw new BadInput(message.toString(), null);
+        return reading.profile().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
+    }
+
+    /** A weather file; read line by line, for it may be large. */
+    static WeatherFile weather(Path file, ZoneId zone) throws BadInput {
+        try (Reader reader = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
+            WeatherReader.Reading reading = WeatherReader.read(reader, zone);
+            return reading.weather().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
+        } catch (IOException unreadable) {
+            throw unreadable(file, unreadable);
         }
-        return reading.profile().get();
+    }
+
+    private static BadInput refused(Path file, int count, List<ProfileReader.BadLine> badLines) {
+        StringBuilder message = new StringBuilder(file + ": " + count + " bad lines, nothing is taken");
+        badLines.forEach(bad ->
+                message.append("\n  line ").append(bad.line()).append(": ").append(bad.reason()));
+        return new BadInput(message.toString(), null);
     }
 
     private static String text(Path file) throws BadInput {
         try {
             return Files.readString(file, StandardCharsets.UTF_8);
-        } catch (NoSuchFileException missing) {
-            throw new BadInput(file + ": there is no such file", missing);
-        } catch (CharacterCodingException notText) {
-            throw new BadInput(file + ": not a text file in UTF-8", notText);
         } catch (IOException unreadable) {
-            throw new BadInput(file + ": cannot be read: " + unreadable.getMessage(), unreadable);
+            throw unreadable(file, unreadable);
         }
+    }
+
+    private static BadInput unreadable(Path file, IOException cause) {
+        if (cause instanceof NoSuchFileException) {
+            return new BadInput(file + ": there is no such file", cause);
+        }
+        return cause instanceof CharacterCodingException
+                ? new BadInput(file + ": not a text file in UTF-8", cause)
+                : new BadInput(file + ": cannot be read: " + cause.getMessage(), cause);
     }
 }

@@ -16,12 +16,19 @@ import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.simulation.BatteryFigures;
+import sparen.simulation.GeneratorFigures;
+import sparen.simulation.LoadFigures;
 import sparen.simulation.OutputFigures;
 import sparen.simulation.RunResult;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.Window;
+import sparen.site.Location;
+import sparen.sun.Climate;
 import sparen.sun.DayType;
+import sparen.sun.ImportedWeather;
+import sparen.sun.Weather;
 import sparen.sun.WeatherGenerator;
 
 /** Runs a plan and prints ledger and figures. */
@@ -57,6 +64,17 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(names = "--celsius", paramLabel = "T", description = "mean air temperature (°C, default ${DEFAULT-VALUE})")
     private double celsius = 5;
 
+    @Option(
+            names = "--climate",
+            description = "seeded weather of the place's months instead of one kind of days; judged by latitude alone")
+    private boolean climate;
+
+    @Option(
+            names = "--weather-file",
+            paramLabel = "FILE",
+            description = "EPW, or CSV with time, ghi and temperature; another year is taken by its day")
+    private Path weatherFile;
+
     @Option(names = "--out", paramLabel = "DIR", description = "where to write events.csv and trace.csv")
     private Path directory;
 
@@ -75,6 +93,9 @@ final class SimulateCommand implements Callable<Integer> {
             double endStateOfCharge,
             double endBatteryVolts,
             List<OutputFigures> outputs,
+            List<LoadFigures> loads,
+            BatteryFigures battery,
+            List<GeneratorFigures> generators,
             LedgerInWattHours ledgerWattHours) {}
 
     @Override
@@ -107,8 +128,20 @@ final class SimulateCommand implements Callable<Integer> {
                 plan,
                 start,
                 duration,
-                WeatherGenerator.generate(plan.site().location(), start, minutes, weather, celsius, seed),
-                input.profiles(plan));
+                weather(plan.site().location(), start, minutes),
+                input.profiles(plan),
+                seed,
+                List.of());
+    }
+
+    private Weather weather(Location location, Instant start, int minutes) throws BadInput {
+        if (weatherFile != null) {
+            return ImportedWeather.of(Inputs.weather(weatherFile, location.zone()), location, start, minutes);
+        }
+        return climate
+                ? WeatherGenerator.generate(
+                        location, start, minutes, Climate.atLatitude(location.latitudeDegrees()), seed)
+                : WeatherGenerator.generate(location, start, minutes, weather, celsius, seed);
     }
 
     private static Summary summary(Scenario scenario, RunResult result) {
@@ -123,6 +156,9 @@ final class SimulateCommand implements Callable<Integer> {
                 result.endStateOfCharge(),
                 result.endBatteryVolts(),
                 result.outputs(),
+                result.loads(),
+                result.battery(),
+                result.generators(),
                 LedgerInWattHours.of(result.ledger()));
     }
 }

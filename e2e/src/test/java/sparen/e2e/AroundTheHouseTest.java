@@ -126,7 +126,7 @@ public class AroundTheHouseTest extends BrowserTest {
     public void aPlaceThatIsNotThereSaysSo() {
         Page page = at("/nowhere", "odd");
         assertThat(page.getByText("There is no such place.")).isVisible();
-        page.navigate(address() + "/#/site/kvarno/plan");
+        page.navigate(address() + "/#/site/no-such-site/plan");
         page.reload();
         assertThat(page.getByRole(AriaRole.ALERT)
                         .or(page.getByText("is not there"))

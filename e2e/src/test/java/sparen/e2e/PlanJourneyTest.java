@@ -51,7 +51,7 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Name or password is wrong");
         signIn(page, "liv");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
-        assertThat(page.getByText("Still to be taken down")).hasCount(2);
+        assertThat(page.getByText("no open findings")).hasCount(3);
         page.keyboard().press("/");
         page.keyboard().type("fog");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(1);
@@ -230,7 +230,12 @@ public class PlanJourneyTest extends BrowserTest {
     @DataProvider
     public Object[][] places() {
         return new Object[][] {
-            {"/", "Still to be taken down"}, {PLAN, "maker’s limits"}, {SEASON, "Where the energy went"}
+            {"/", "no open findings"},
+            {PLAN, "maker’s limits"},
+            {SEASON, "Where the energy went"},
+            {"/site/skarvholm/plan", "One of the batteries side by side"},
+            {"/site/skarvholm/season", "generator"},
+            {"/site/kvarno/season", "feeder"}
         };
     }
 

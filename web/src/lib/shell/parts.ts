@@ -1,0 +1,28 @@
+import type { Plan } from '../api/api';
+
+/** Names of everything that stands at a site or is programmed there, by id. */
+export function partNames({ site, program }: Plan): Record<string, string> {
+  const parts = [
+    ...program.outputs,
+    ...site.controllers,
+    ...site.loads,
+    ...(site.battery.batteries ?? []),
+    ...(site.converters ?? []),
+    ...(site.inverter ? [site.inverter] : []),
+    ...(site.acSources ?? []),
+    ...(site.tanks ?? []),
+    ...(site.monitors ?? []),
+  ];
+  return Object.fromEntries(parts.map((one) => [one.id, one.name]));
+}
+
+/** What an output does to what is behind its contact, in words. */
+export function actsOn(plan: Plan, ids: string[]): string {
+  const names = partNames(plan);
+  const acted = ids.map((id) => {
+    const name = names[id] ?? id;
+    if (plan.site.acSources?.some((one) => one.id === id)) return `starts ${name}`;
+    return plan.site.loads.some((one) => one.id === id) ? `feeds ${name}` : `enables ${name}`;
+  });
+  return acted.length === 0 ? 'signals only' : acted.join(', ').replaceAll(', feeds ', ', ');
+}
