@@ -8,7 +8,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.function.Supplier;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.format.Profile;
@@ -251,20 +250,5 @@ public class SiteRunTest {
         List<Event.Kind> kinds = result.events().stream().map(Event::kind).toList();
         assertTrue(kinds.contains(Event.Kind.EMPTY) && kinds.contains(Event.Kind.RECOVERED), kinds.toString());
         assertEquals(result.ledger().closingError(), 0, 1e-6);
-    }
-
-    @Test
-    public void aFortnightTakesUnderTwentyMilliseconds() {
-        Scenario scenario = scenario(usual(), "2026-10-01", DayType.MIXED, 4, FORTNIGHT);
-        Supplier<Double> milliseconds = () -> {
-            long began = System.nanoTime();
-            run(scenario);
-            return (System.nanoTime() - began) / 1e6;
-        };
-        double best = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < 200; i++) {
-            best = Math.min(best, milliseconds.get());
-        }
-        assertTrue(best < 20, best + " ms");
     }
 }
