@@ -18,7 +18,6 @@ import sparen.site.BatteryMonitor;
 import sparen.site.Bms;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
-import sparen.site.Converter;
 import sparen.site.Enclosure;
 import sparen.site.Inverter;
 import sparen.site.Load;
@@ -27,18 +26,9 @@ import sparen.site.Site;
 import sparen.site.WaterTank;
 
 /**
- * A site at work in one run: its bus, batteries, chargers, loads and what feeds what. Branches of the bus are, in this order, the own
- * draw of devices, the controllers, the sources, the direct-current generators, the loads, the converters, the inverter, its charger.
+ * A site at work in one run: its bus, batteries, chargers, loads and what feeds what.
  */
 final class Circuit {
-    /** A controller's terminal is never without resistance: a crimped lug's worth (Ω). */
-    private static final double LEAST_TERMINAL_OHMS = 1e-5;
-
-    private static final double CABLE_CELSIUS = 20;
-    private static final int OWN_DRAW = 0;
-    private static final int FIRST_CONTROLLER = 1;
-    private static final int MAIN = 0;
-
     final Site site;
     final BatteryAtWork[] batteries;
     final BusBalance bus;
@@ -59,13 +49,8 @@ final class Circuit {
     private final List<TalkLoss> talkLosses;
     private final double[] loadOhms;
     private final double idleWatts;
-    private final int firstSource;
-    private final int firstDcSource;
-    private final int firstLoad;
-    private final int firstConverter;
-    private final int inverterBranch;
-    private final int chargerBranch;
-    private final double[] branchOhms;
+    private final Branches branches;
+    private final Feeds feeds;
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
     private final int[] heatsByVoltage;
@@ -86,17 +71,12 @@ final class Circuit {
         clock = new LocalClock(
                 scenario.start(), scenario.durationSeconds(), site.location().zone());
         batteries = batteries(site);
-        firstSource = FIRST_CONTROLLER + site.controllers().size();
-        firstDcSource = firstSource + site.sources().size();
-        firstLoad = firstDcSource + site.dcSources().size();
-        firstConverter = firstLoad + site.loads().size();
-        inverterBranch = firstConverter + site.converters().size();
-        chargerBranch = inverterBranch + 1;
-        branchOhms = branchOhms();
+        branches = new Branches(site);
+        feeds = new Feeds(site);
         bus = new BusBalance(
                 List.of(batteries).stream().map(battery -> battery.branch).toArray(BatteryBranch[]::new),
-                site.mainCable().loopOhms(CABLE_CELSIUS),
-                branchOhms);
+                site.mainCable().loopOhms(Branches.CABLE_CELSIUS),
+                branches.cableOhms());
         thermal = new Thermal(
                 site.battery().enclosure().orElse(Enclosure.UNKNOWN),
                 scenario.weather().ambientCelsius());
@@ -112,8 +92,8 @@ final class Circuit {
             ChargeController controller = site.controllers().get(i);
             ChargeRegulator regulator = new ChargeRegulator(
                     charging(scenario, controller.id()), site.battery().cellsInSeries(), controller.maximumAmperes());
-            controllers[i] =
-                    new ControllerAtWork(controller, regulator, inputs.controllers.get(i), FIRST_CONTROLLER + i);
+            controllers[i] = new ControllerAtWork(
+                    controller, regulator, inputs.controllers.get(i), Branches.FIRST_CONTROLLER + i);
         }
         sources = site.sources().stream().map(CurrentInput::new).toArray(CurrentInput[]::new);
         dcSources = new DcSourceAtWork[site.dcSources().size()];
@@ -128,8 +108,8 @@ final class Circuit {
         heatsByVoltage = new int[loads.length];
         for (int i = 0; i < loads.length; i++) {
             Load load = site.loads().get(i);
-            loads[i] = new LoadAtWork(load, inputs.pattern(i), site.nominalVolts(), feed(load), tank(load));
-            loadOhms[i] = load.cable().loopOhms(CABLE_CELSIUS);
+            loads[i] = new LoadAtWork(load, inputs.pattern(i), site.nominalVolts(), feeds.of(load), tank(load));
+            loadOhms[i] = load.cable().loopOhms(Branches.CABLE_CELSIUS);
             connected[i] = true;
         }
         Optional<Inverter> inverter = site.inverter();
@@ -151,7 +131,7 @@ final class Circuit {
                 .orElse(null);
         monitors = site.monitors().stream().map(this::monitor).toArray(MonitorAtWork[]::new);
         fuses = fuses();
-        blown = new boolean[chargerBranch + 1];
+        blown = new boolean[branches.count()];
         talkLosses = scenario.talkLosses();
         takeTemperature();
         takeRequests(0);
@@ -176,27 +156,10 @@ final class Circuit {
             boolean first = all.subList(0, i).stream().noneMatch(one::isLike);
             if (first) {
                 int count = (int) all.stream().filter(one::isLike).count();
-                groups.add(BatteryAtWork.of(site.battery(), one, count, CABLE_CELSIUS));
+                groups.add(BatteryAtWork.of(site.battery(), one, count, Branches.CABLE_CELSIUS));
             }
         }
         return groups.toArray(BatteryAtWork[]::new);
-    }
-
-    private int feed(Load load) {
-        if (load.feed().isEmpty()) {
-            return MAIN;
-        }
-        String feed = load.feed().get();
-        for (int i = 0; i < site.converters().size(); i++) {
-            if (site.converters().get(i).id().equals(feed)) {
-                return 1 + i;
-            }
-        }
-        return acFeed();
-    }
-
-    private int acFeed() {
-        return 1 + site.converters().size();
     }
 
     private int tank(Load load) {
@@ -204,61 +167,13 @@ final class Circuit {
         return load.tank().map(ids::indexOf).orElse(-1);
     }
 
-    private double[] branchOhms() {
-        double[] ohms = new double[chargerBranch + 1];
-        for (int i = 0; i < site.controllers().size(); i++) {
-            double cable = site.controllers().get(i).cable().loopOhms(CABLE_CELSIUS);
-            ohms[FIRST_CONTROLLER + i] = Math.max(LEAST_TERMINAL_OHMS, cable);
-        }
-        for (int i = 0; i < site.loads().size(); i++) {
-            Load load = site.loads().get(i);
-            ohms[firstLoad + i] = load.feed().isPresent() ? 0 : load.cable().loopOhms(CABLE_CELSIUS);
-        }
-        site.inverter().ifPresent(inverter -> {
-            double cable = Math.max(LEAST_TERMINAL_OHMS, inverter.cable().loopOhms(CABLE_CELSIUS));
-            ohms[inverterBranch] = cable;
-            ohms[chargerBranch] = cable;
-        });
-        return ohms;
-    }
-
     private MonitorAtWork monitor(BatteryMonitor monitor) {
         int[] unseen = monitor.unseen().stream()
-                .mapToInt(this::branchOf)
+                .mapToInt(branches::of)
                 .filter(branch -> branch >= 0)
                 .toArray();
         return new MonitorAtWork(
                 new StateOfChargeCounter(monitor, site.battery().startStateOfCharge()), unseen);
-    }
-
-    /** The branch of a device on the main bus, −1 for one that is not on it. */
-    int branchOf(String id) {
-        for (int i = 0; i < site.controllers().size(); i++) {
-            if (site.controllers().get(i).id().equals(id)) {
-                return FIRST_CONTROLLER + i;
-            }
-        }
-        for (int i = 0; i < site.sources().size(); i++) {
-            if (site.sources().get(i).id().equals(id)) {
-                return firstSource + i;
-            }
-        }
-        for (int i = 0; i < site.dcSources().size(); i++) {
-            if (site.dcSources().get(i).id().equals(id)) {
-                return firstDcSource + i;
-            }
-        }
-        for (int i = 0; i < site.loads().size(); i++) {
-            if (site.loads().get(i).id().equals(id)) {
-                return site.loads().get(i).feed().isPresent() ? -1 : firstLoad + i;
-            }
-        }
-        for (int i = 0; i < site.converters().size(); i++) {
-            if (site.converters().get(i).id().equals(id)) {
-                return firstConverter + i;
-            }
-        }
-        return site.inverter().filter(one -> one.id().equals(id)).isPresent() ? inverterBranch : -1;
     }
 
     private FuseAtWork[] fuses() {
@@ -266,12 +181,12 @@ final class Circuit {
         site.mainCable().fuse().ifPresent(fuse -> found.add(new FuseAtWork("main-cable", fuse, -1)));
         for (int i = 0; i < site.controllers().size(); i++) {
             ChargeController controller = site.controllers().get(i);
-            int branch = FIRST_CONTROLLER + i;
+            int branch = Branches.FIRST_CONTROLLER + i;
             controller.cable().fuse().ifPresent(fuse -> found.add(new FuseAtWork(controller.id(), fuse, branch)));
         }
         for (int i = 0; i < site.loads().size(); i++) {
             Load load = site.loads().get(i);
-            int branch = firstLoad + i;
+            int branch = branches.firstLoad + i;
             if (load.feed().isEmpty()) {
                 load.cable().fuse().ifPresent(fuse -> found.add(new FuseAtWork(load.id(), fuse, branch)));
             }
@@ -293,7 +208,7 @@ final class Circuit {
         }
         for (int i = 0; i < sources.length; i++) {
             sources[i].moveTo(seconds);
-            bus.setCurrent(firstSource + i, sources[i].amperes(), sources[i].slope());
+            bus.setCurrent(branches.firstSource + i, sources[i].amperes(), sources[i].slope());
         }
         if (seconds < partsDue) {
             return;
@@ -448,12 +363,12 @@ final class Circuit {
             loadsChanged = false;
             applyLoads();
         }
-        bus.setPower(OWN_DRAW, dead ? 0 : -(idleWatts + coilWatts + thermal.heaterWatts()));
+        bus.setPower(Branches.OWN_DRAW, dead ? 0 : -(idleWatts + coilWatts + thermal.heaterWatts()));
         for (int i = 0; i < dcSources.length; i++) {
-            bus.setPower(firstDcSource + i, dcSources[i].watts());
+            bus.setPower(branches.firstDcSource + i, dcSources[i].watts());
         }
         for (int i = 0; i < converters.length; i++) {
-            bus.setPower(firstConverter + i, dead ? 0 : -converters[i].inputWatts());
+            bus.setPower(branches.firstConverter + i, dead ? 0 : -converters[i].inputWatts());
         }
         for (ControllerAtWork controller : controllers) {
             applyController(controller);
@@ -481,10 +396,10 @@ final class Circuit {
         if (!canDischarge()) {
             return false;
         }
-        for (int branch = FIRST_CONTROLLER; branch < firstLoad; branch++) {
+        for (int branch = Branches.FIRST_CONTROLLER; branch < branches.firstLoad; branch++) {
             bus.setOpen(branch);
         }
-        bus.setOpen(chargerBranch);
+        bus.setOpen(branches.charger);
         floating = !bus.solve();
         sourcesShut = !floating;
         return sourcesShut;
@@ -502,10 +417,10 @@ final class Circuit {
         if (ac == null) {
             return;
         }
-        bus.setPower(inverterBranch, dead ? 0 : -ac.side.drawWatts());
+        bus.setPower(branches.inverter, dead ? 0 : -ac.side.drawWatts());
         if (acCharger != null) {
             acCharger.offer(ac.side.offerWatts());
-            acCharger.apply(bus, chargerBranch);
+            acCharger.apply(bus, branches.charger);
         }
     }
 
@@ -523,8 +438,8 @@ final class Circuit {
                 return true;
             }
         }
-        if (acCharger != null && acCharger.reconsider(bus, chargerBranch)) {
-            acCharger.apply(bus, chargerBranch);
+        if (acCharger != null && acCharger.reconsider(bus, branches.charger)) {
+            acCharger.apply(bus, branches.charger);
             return true;
         }
         return false;
@@ -533,7 +448,7 @@ final class Circuit {
     private void applyLoads() {
         loadVersion++;
         heatsByVoltageCount = 0;
-        double[] byFeed = new double[acFeed() + 1];
+        double[] byFeed = new double[feeds.count()];
         for (TankAtWork tank : tanks) {
             tank.beginPower(now);
         }
@@ -574,9 +489,9 @@ final class Circuit {
         boolean switchedOn = isSwitchedOn(i);
         boolean fed = switchedOn && feedIsAlive(load.feed);
         load.feed(now, fed, connected[i] && !feedIsAlive(load.feed), clock);
-        if (load.feed == MAIN) {
+        if (load.feed == Feeds.MAIN) {
             applyMainLoad(i, fed);
-        } else if (load.feed == acFeed()) {
+        } else if (load.feed == feeds.ac()) {
             applyAcLoad(i, switchedOn);
         } else if (switchedOn) {
             double volts = site.converters().get(load.feed - 1).outputVolts();
@@ -603,7 +518,7 @@ final class Circuit {
 
     private void applyMainLoad(int i, boolean fed) {
         LoadAtWork load = loads[i];
-        int branch = firstLoad + i;
+        int branch = branches.firstLoad + i;
         Consumption consumption = load.load.consumption();
         if (!fed || load.waitsForHand()) {
             bus.setOpen(branch);
@@ -620,29 +535,28 @@ final class Circuit {
     private boolean isSwitchedOn(int i) {
         LoadAtWork load = loads[i];
         boolean hot = load.tank >= 0 && !tanks[load.tank].takesHeat();
-        return connected[i] && !hot && !blown[firstLoad + i];
+        return connected[i] && !hot && !blown[branches.firstLoad + i];
     }
 
     /** Whether a bus has a voltage: 0 the main one, then the converters', then AC. */
     boolean feedIsAlive(int feed) {
-        if (feed == MAIN) {
+        if (feed == Feeds.MAIN) {
             return !dead && !floating;
         }
-        if (feed == acFeed()) {
+        if (feed == feeds.ac()) {
             return ac != null && ac.side.isAlive();
         }
         return !dead && !floating && converters[feed - 1].isAlive();
     }
 
+    /** The branch of a device on the main bus, −1 for one that is not on it. */
+    int branchOf(String id) {
+        return branches.of(id);
+    }
+
     /** The number of the bus that a converter or the inverter feeds. */
     int feedNumber(String id) {
-        List<Converter> all = site.converters();
-        for (int i = 0; i < all.size(); i++) {
-            if (all.get(i).id().equals(id)) {
-                return 1 + i;
-            }
-        }
-        return acFeed();
+        return feeds.of(id);
     }
 
     /** Whether a load draws, or would if it wanted to. */
@@ -765,7 +679,7 @@ final class Circuit {
     }
 
     private double inverterVolts() {
-        return floating ? 0 : bus.farVolts(inverterBranch)[0];
+        return floating ? 0 : bus.farVolts(branches.inverter)[0];
     }
 
     double busVolts() {
@@ -874,11 +788,12 @@ final class Circuit {
             exit = Math.min(exit, exit(controller.regulator, controller.branch, step));
         }
         if (acCharger != null) {
-            exit = Math.min(exit, exit(acCharger, chargerBranch, step));
+            exit = Math.min(exit, exit(acCharger, branches.charger, step));
         }
         if (ac != null) {
             exit = Math.min(
-                    exit, Series.firstExit(bus.farVolts(inverterBranch), order, step, ac.lowVolts(), ac.highVolts()));
+                    exit,
+                    Series.firstExit(bus.farVolts(branches.inverter), order, step, ac.lowVolts(), ac.highVolts()));
         }
         for (ConverterAtWork converter : converters) {
             double at = converter.watchedVolts();
@@ -928,7 +843,7 @@ final class Circuit {
                     .append(' ')
                     .append(acCharger.stage())
                     .append(" exit ")
-                    .append(exit(acCharger, chargerBranch, 1))
+                    .append(exit(acCharger, branches.charger, 1))
                     .append(" due ")
                     .append(acCharger.dueSeconds());
         }
@@ -986,18 +901,18 @@ final class Circuit {
 
     /** Voltage at a controller's own terminals now (V). */
     double controllerVolts(int controller) {
-        return bus.farVolts(FIRST_CONTROLLER + controller)[0];
+        return bus.farVolts(Branches.FIRST_CONTROLLER + controller)[0];
     }
 
     /** Energy a controller gave over a step (J). */
     double controllerJoules(int controller, double step) {
-        return bus.branchJoules(FIRST_CONTROLLER + controller, step);
+        return bus.branchJoules(Branches.FIRST_CONTROLLER + controller, step);
     }
 
     /** Energy all sources of given current and direct-current generators brought over a step (J). */
     double sourceJoules(double step) {
         double sum = 0;
-        for (int i = firstSource; i < firstLoad; i++) {
+        for (int i = branches.firstSource; i < branches.firstLoad; i++) {
             sum += bus.branchJoules(i, step);
         }
         return sum;
@@ -1005,16 +920,16 @@ final class Circuit {
 
     /** Energy a load of resistance or constant current took at its terminals over a step (J). */
     double mainLoadJoules(int load, double step) {
-        return -bus.branchJoules(firstLoad + load, step);
+        return -bus.branchJoules(branches.firstLoad + load, step);
     }
 
     /** Power lost in the cable of a load on a held voltage now (W). */
     double heldCableWatts(int load) {
         LoadAtWork one = loads[load];
-        if (one.feed == MAIN || loadOhms[load] == 0 || one.watts() == 0 || !isServed(load)) {
+        if (one.feed == Feeds.MAIN || loadOhms[load] == 0 || one.watts() == 0 || !isServed(load)) {
             return 0;
         }
-        double volts = one.feed == acFeed()
+        double volts = one.feed == feeds.ac()
                 ? ac.side.inverter().acVolts()
                 : site.converters().get(one.feed - 1).outputVolts();
         return volts * CableDrop.amperes(one.watts(), volts, loadOhms[load]) - one.watts();
@@ -1031,7 +946,7 @@ final class Circuit {
 
     /** Energy the charger of the AC side gave over a step (J). */
     double chargerJoules(double step) {
-        return acCharger == null ? 0 : bus.branchJoules(chargerBranch, step);
+        return acCharger == null ? 0 : bus.branchJoules(branches.charger, step);
     }
 
     double idleWatts() {
@@ -1051,11 +966,11 @@ final class Circuit {
     }
 
     double chargerVolts() {
-        return bus.farVolts(chargerBranch)[0];
+        return bus.farVolts(branches.charger)[0];
     }
 
     double chargerAmperes() {
-        return bus.current(chargerBranch)[0];
+        return bus.current(branches.charger)[0];
     }
 
     boolean isDead() {
