@@ -243,19 +243,9 @@ public final class BatteryCircuit {
         return exit;
     }
 
-    /** Whether the step was begun for charging current. */
-    public boolean isCharging() {
-        return charging;
-    }
-
     /** Whether nothing is left to give: the well at hand is empty. */
     public boolean isEmpty() {
         return available[0] <= EMPTY;
-    }
-
-    /** Whether it takes no more charge. */
-    public boolean isFull() {
-        return full;
     }
 
     /** State of charge (fraction) as a series: of all charge, at hand and bound. */

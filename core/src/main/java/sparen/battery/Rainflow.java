@@ -1,7 +1,5 @@
 package sparen.battery;
 
-import java.util.Arrays;
-
 /**
  * Counts cycles in a course of turning points.
  *
@@ -75,15 +73,5 @@ public final class Rainflow {
             sum += ranges[i] * counts[i];
         }
         return sum;
-    }
-
-    /** All ranges in the order they were counted. */
-    public double[] ranges() {
-        return Arrays.copyOf(ranges, size);
-    }
-
-    /** The count of each of {@link #ranges}: a half or one. */
-    public double[] counts() {
-        return Arrays.copyOf(counts, size);
     }
 }

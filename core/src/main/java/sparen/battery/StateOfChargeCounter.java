@@ -14,7 +14,6 @@ public final class StateOfChargeCounter {
     private final double configuredCoulombs;
     private final Timer full;
     private double count;
-    private double countedAt;
     private double reported;
     private boolean wasFull;
     private double lastFullSeconds = Double.NaN;
@@ -46,7 +45,6 @@ public final class StateOfChargeCounter {
         double counted = read > 0 ? read * monitor.chargeEfficiency() : read;
         count += counted / configuredCoulombs + monitor.driftPerDay() / DAY * seconds;
         count = Math.min(1, Math.max(0, count));
-        countedAt += seconds;
     }
 
     /**
@@ -118,10 +116,5 @@ public final class StateOfChargeCounter {
     /** How it is set. */
     public BatteryMonitor settings() {
         return monitor;
-    }
-
-    /** Until when it has counted (s). */
-    public double countedSeconds() {
-        return countedAt;
     }
 }

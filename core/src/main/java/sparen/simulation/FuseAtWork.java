@@ -43,10 +43,6 @@ final class FuseAtWork {
         return open || bears == Double.POSITIVE_INFINITY ? Double.POSITIVE_INFINITY : now + (1 - used) * bears;
     }
 
-    boolean isOpen() {
-        return open;
-    }
-
     String reason(double amperes) {
         return String.format(Locale.ROOT, "opened: %.1f A through a fuse of %.1f A", amperes, fuse.ratedAmperes());
     }

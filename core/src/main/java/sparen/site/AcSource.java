@@ -1,7 +1,6 @@
 package sparen.site;
 
 import java.util.List;
-import java.util.Optional;
 import sparen.quantity.Bounds;
 
 /** What can bring AC to a transfer switch. */
@@ -122,13 +121,5 @@ public sealed interface AcSource {
             Bounds.within("importPerKilowattHour", importPerKilowattHour, "1/kWh", -100, 1000);
             Bounds.within("exportPerKilowattHour", exportPerKilowattHour, "1/kWh", -100, 1000);
         }
-    }
-
-    /** The generators among some sources. */
-    static Optional<Generator> generator(List<AcSource> sources, String id) {
-        return sources.stream()
-                .filter(source -> source instanceof Generator && source.id().equals(id))
-                .map(Generator.class::cast)
-                .findFirst();
     }
 }
