@@ -169,7 +169,10 @@ public record Site(
             monitor.unseen().forEach(device -> Bounds.known("monitors.unseen", device, devices));
         }
         for (AcCoupledArray array : acArrays) {
-            Bounds.known("acArrays.inverter", array.inverter(), feeds);
+            Bounds.known(
+                    "acArrays.inverter",
+                    array.inverter(),
+                    inverter.map(Inverter::id).stream().toList());
         }
         if (!acSources.isEmpty() && inverter.flatMap(Inverter::transfer).isEmpty()) {
             throw new InvalidQuantity("acSources", "need an inverter with a transfer switch to come to");
