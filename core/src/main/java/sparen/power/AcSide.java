@@ -31,6 +31,8 @@ public final class AcSide {
     private static final double HIGH_RELEASE = 0.98;
 
     private final Inverter inverter;
+    private final boolean canCharge;
+    private final double chargerEfficiency;
     private final AcProgram program;
     private final double[] levels;
     private final Timer lowVoltage;
@@ -110,6 +112,8 @@ public final class AcSide {
 
     public AcSide(Inverter inverter, AcProgram program) {
         this.inverter = inverter;
+        canCharge = inverter.charger().isPresent();
+        chargerEfficiency = inverter.charger().map(Inverter.Charger::efficiency).orElse(1.0);
         this.program = program;
         DcWindow window = inverter.window();
         double[] own = {
@@ -379,21 +383,19 @@ public final class AcSide {
         fixedImportWatts = 0;
         surplusWatts = 0;
         assistWatts = 0;
-        boolean canCharge = inverter.charger().isPresent();
-        double efficiency = inverter.charger().map(Inverter.Charger::efficiency).orElse(1.0);
         if (sourceAtHand >= 0) {
-            flowWithSource(on, canCharge, efficiency);
+            flowWithSource(on);
         } else if (alive && searching) {
             drawWatts = inverter.search().orElseThrow().watts();
         } else if (alive) {
             double net = on.watts() - on.sunWatts;
             drawWatts = inverter.dcWatts(Math.max(0, net));
             surplusWatts = Math.max(0, -net);
-            offerWatts = canCharge ? surplusWatts * efficiency : 0;
+            offerWatts = canCharge ? surplusWatts * chargerEfficiency : 0;
         }
     }
 
-    private void flowWithSource(Conditions on, boolean canCharge, double efficiency) {
+    private void flowWithSource(Conditions on) {
         assistWatts = assistNeeded(on);
         drawWatts = assistWatts > 0 ? inverter.dcWatts(assistWatts) : 0;
         double taken = on.watts() - assistWatts + (assistWatts > 0 ? 0 : inverter.idleWatts());
@@ -404,7 +406,7 @@ public final class AcSide {
                 ? program.charging().chargesFromAc(on.sunEnough, true)
                 : on.window.kind() == AcWindow.Kind.CHARGE && on.stateOfCharge < on.window.stateOfCharge();
         double headroom = windowCharges && assistWatts == 0 ? headroom(on) : 0;
-        offerWatts = canCharge ? (surplusWatts + headroom) * efficiency : 0;
+        offerWatts = canCharge ? (surplusWatts + headroom) * chargerEfficiency : 0;
     }
 
     /** What the charger may take from the source: the same on each leg, so the heaviest leg decides. */
@@ -498,6 +500,11 @@ public final class AcSide {
     /** Its settings. */
     public AcProgram program() {
         return program;
+    }
+
+    /** What part of the AC power its charger takes reaches its DC side (fraction); 1 without a charger. */
+    public double chargerEfficiency() {
+        return chargerEfficiency;
     }
 
     /** What stands there. */

@@ -73,6 +73,8 @@ public final class ChargeRegulator {
     private boolean quietBelowTail;
     private double celsius = ChargeDetails.Compensation.REFERENCE_CELSIUS;
     private Optional<BmsRequest> request = Optional.empty();
+    private double askedVolts = Double.POSITIVE_INFINITY;
+    private double askedAmperes = Double.POSITIVE_INFINITY;
     private boolean talks = true;
 
     /** What a battery asks for (V, A). */
@@ -108,7 +110,7 @@ public final class ChargeRegulator {
     public void offer(double outputWatts, double outputAmperes) {
         watts = outputWatts;
         capAmperes = Math.min(hardwareAmperes, outputAmperes);
-        mostAmperes = requestedAmperes();
+        mostAmperes = Math.min(capAmperes, askedAmperes);
         weigh();
     }
 
@@ -148,8 +150,11 @@ public final class ChargeRegulator {
         if (stillTalks) {
             request = asked;
         }
+        Optional<BmsRequest> heeded = heeded();
+        askedVolts = heeded.map(BmsRequest::volts).orElse(Double.POSITIVE_INFINITY);
+        askedAmperes = heeded.map(BmsRequest::amperes).orElse(Double.POSITIVE_INFINITY);
         refresh();
-        mostAmperes = requestedAmperes();
+        mostAmperes = Math.min(capAmperes, askedAmperes);
         weigh();
     }
 
@@ -172,10 +177,6 @@ public final class ChargeRegulator {
         return enabled && !temperatureStops && !overVoltageStops && !silenceStops() && stage != ChargeStage.OFF;
     }
 
-    private double requestedAmperes() {
-        return Math.min(capAmperes, heeded().map(BmsRequest::amperes).orElse(Double.POSITIVE_INFINITY));
-    }
-
     /** Works out the levels in force, once for each change of stage, temperature or request. */
     private void refresh() {
         double level =
@@ -184,7 +185,7 @@ public final class ChargeRegulator {
                     case FLOAT -> program.floatVolts();
                     case EQUALIZATION -> details.equalization().orElseThrow().volts();
                 };
-        set = Math.min(compensated(level), heeded().map(BmsRequest::volts).orElse(Double.POSITIVE_INFINITY));
+        set = Math.min(compensated(level), askedVolts);
         double back = details.resumeVolts().orElse(program.rechargeVolts());
         boolean follows = details.compensation()
                 .map(ChargeDetails.Compensation::compensatesRecharge)

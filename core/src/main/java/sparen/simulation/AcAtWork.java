@@ -185,9 +185,7 @@ final class AcAtWork {
      * @return cost of it
      */
     double count(double seconds, double chargerDcJoules) {
-        double efficiency =
-                side.inverter().charger().map(Inverter.Charger::efficiency).orElse(1.0);
-        chargerJoules = chargerDcJoules / efficiency;
+        chargerJoules = chargerDcJoules / side.chargerEfficiency();
         double surplus = side.surplusWatts() * seconds;
         double bySun = Math.min(surplus, chargerJoules);
         double left = surplus - bySun;

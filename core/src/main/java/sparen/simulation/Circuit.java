@@ -51,6 +51,7 @@ final class Circuit {
     private final double idleWatts;
     private final Branches branches;
     private final Feeds feeds;
+    private final double[] byFeed;
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
     private final int[] heatsByVoltage;
@@ -73,6 +74,7 @@ final class Circuit {
         batteries = batteries(site);
         branches = new Branches(site);
         feeds = new Feeds(site);
+        byFeed = new double[feeds.count()];
         bus = new BusBalance(
                 List.of(batteries).stream().map(battery -> battery.branch).toArray(BatteryBranch[]::new),
                 site.mainCable().loopOhms(Branches.CABLE_CELSIUS),
@@ -448,7 +450,7 @@ final class Circuit {
     private void applyLoads() {
         loadVersion++;
         heatsByVoltageCount = 0;
-        double[] byFeed = new double[feeds.count()];
+        Arrays.fill(byFeed, 0);
         for (TankAtWork tank : tanks) {
             tank.beginPower(now);
         }
@@ -457,7 +459,7 @@ final class Circuit {
             ac.conditions.voltAmperes = 0;
         }
         for (int i = 0; i < loads.length; i++) {
-            applyLoad(i, byFeed);
+            applyLoad(i);
         }
         for (TankAtWork tank : tanks) {
             tank.plan(now);
@@ -484,7 +486,7 @@ final class Circuit {
         return sun > wanted;
     }
 
-    private void applyLoad(int i, double[] byFeed) {
+    private void applyLoad(int i) {
         LoadAtWork load = loads[i];
         boolean switchedOn = isSwitchedOn(i);
         boolean fed = switchedOn && feedIsAlive(load.feed);
@@ -512,8 +514,8 @@ final class Circuit {
         LoadAtWork load = loads[i];
         double volts = ac.side.inverter().acVolts();
         double watts = load.watts() == 0 ? 0 : volts * CableDrop.amperes(load.watts(), volts, loadOhms[i]);
-        ac.conditions.legWatts[load.load.leg().orElse(1) - 1] += watts;
-        ac.conditions.voltAmperes += watts / load.load.powerFactor().orElse(1.0);
+        ac.conditions.legWatts[load.leg] += watts;
+        ac.conditions.voltAmperes += watts / load.powerFactor;
     }
 
     private void applyMainLoad(int i, boolean fed) {

@@ -12,6 +12,8 @@ final class LoadAtWork {
     final int tank;
     private final StepInput pattern;
     private final double constantWatts;
+    final double powerFactor;
+    final int leg;
     private final double surgeFactor;
     private final double surgeSeconds;
     private double running;
@@ -36,6 +38,8 @@ final class LoadAtWork {
         this.feed = feed;
         this.tank = tank;
         constantWatts = constantWatts(load.consumption(), nominalVolts);
+        powerFactor = load.powerFactor().orElse(1.0);
+        leg = load.leg().orElse(1) - 1;
         surgeFactor = load.surge().map(Load.StartSurge::factor).orElse(1.0);
         surgeSeconds = load.surge().map(Load.StartSurge::seconds).orElse(0.0);
         running = constantWatts;
