@@ -1,5 +1,6 @@
 package sparen.logic;
 
+import java.util.BitSet;
 import java.util.List;
 
 /** A comparison of a signal with a threshold: a pure function of the signals. */
@@ -16,6 +17,9 @@ public sealed interface Condition {
      */
     void narrow(double[] signals, double[] low, double[] high);
 
+    /** Adds the signals it looks at. */
+    void signals(BitSet into);
+
     /** True at or below the threshold, in the signal's unit. */
     record AtOrBelow(int signal, double threshold) implements Condition {
         @Override
@@ -30,6 +34,11 @@ public sealed interface Condition {
             } else {
                 low[signal] = Math.max(low[signal], Math.nextUp(threshold));
             }
+        }
+
+        @Override
+        public void signals(BitSet into) {
+            into.set(signal);
         }
     }
 
@@ -47,6 +56,46 @@ public sealed interface Condition {
             } else {
                 high[signal] = Math.min(high[signal], Math.nextDown(threshold));
             }
+        }
+
+        @Override
+        public void signals(BitSet into) {
+            into.set(signal);
+        }
+    }
+
+    /**
+     * True at or beyond a threshold that moves with another signal: threshold + factor × (signals[by] − from). The other signal must
+     * change in steps only, at events or samples.
+     *
+     * @param above whether it is true above the threshold, else below
+     * @param by the signal it moves with
+     * @param factor in the signal's unit for each of the other's
+     * @param from where the other moves nothing
+     */
+    record Moving(boolean above, int signal, double threshold, int by, double factor, double from)
+            implements Condition {
+        private double level(double[] signals) {
+            return threshold + factor * (signals[by] - from);
+        }
+
+        @Override
+        public boolean holds(double[] signals) {
+            return above ? signals[signal] >= level(signals) : signals[signal] <= level(signals);
+        }
+
+        @Override
+        public void narrow(double[] signals, double[] low, double[] high) {
+            low[by] = Math.max(low[by], signals[by]);
+            high[by] = Math.min(high[by], signals[by]);
+            Condition now = above ? new AtOrAbove(signal, level(signals)) : new AtOrBelow(signal, level(signals));
+            now.narrow(signals, low, high);
+        }
+
+        @Override
+        public void signals(BitSet into) {
+            into.set(signal);
+            into.set(by);
         }
     }
 
@@ -70,6 +119,11 @@ public sealed interface Condition {
         public void narrow(double[] signals, double[] low, double[] high) {
             narrowAll(parts, signals, low, high);
         }
+
+        @Override
+        public void signals(BitSet into) {
+            parts.forEach(part -> part.signals(into));
+        }
     }
 
     /** True when at least one part is. */
@@ -92,6 +146,11 @@ public sealed interface Condition {
         public void narrow(double[] signals, double[] low, double[] high) {
             narrowAll(parts, signals, low, high);
         }
+
+        @Override
+        public void signals(BitSet into) {
+            parts.forEach(part -> part.signals(into));
+        }
     }
 
     /** True when its part is not. */
@@ -104,6 +163,11 @@ public sealed interface Condition {
         @Override
         public void narrow(double[] signals, double[] low, double[] high) {
             part.narrow(signals, low, high);
+        }
+
+        @Override
+        public void signals(BitSet into) {
+            part.signals(into);
         }
     }
 

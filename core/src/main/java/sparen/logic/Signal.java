@@ -18,8 +18,22 @@ public final class Signal {
     public static final int BATTERY_CELSIUS = 6;
     /** Temperature of the air (°C), at its samples. */
     public static final int AIR_CELSIUS = 7;
-    /** Index of the first signal that depends on the site: reported states of charge, then sense points at devices. */
-    public static final int FIRST_OF_SITE = 8;
+    /** Day of the week by the local calendar, 1 (Monday) to 7. */
+    public static final int LOCAL_WEEKDAY = 8;
+    /** Net current into all batteries (A). */
+    public static final int BATTERY_AMPERES = 9;
+    /** Power of all loads on the AC side that are fed (W). */
+    public static final int AC_LOAD_WATTS = 10;
+    /** 1 while a source on the AC side is at hand, else 0. */
+    public static final int AC_PRESENT = 11;
+    /** What the arrays could give and nobody takes (W), at whole minutes. */
+    public static final int SURPLUS_WATTS = 12;
+    /** 1 while the batteries' data line talks, else 0. */
+    public static final int BMS_TALKS = 13;
+    /** 1 while something is out of order: loads lost, a path or fuse open, the data line silent, a generator that gave up. */
+    public static final int FAULT = 14;
+    /** Index of the first signal that depends on the site and its program. */
+    public static final int FIRST_OF_SITE = 15;
 
     private Signal() {}
 }

@@ -91,6 +91,11 @@ public final class BusBalance {
         setLinear(branch, amperes, amperesPerSecond, 0);
     }
 
+    /** The branch takes nothing at a bus voltage (V) and so much more with each volt above it (S). */
+    public void setProportional(int branch, double volts, double siemens) {
+        setLinear(branch, siemens * volts, 0, siemens);
+    }
+
     /** The branch holds its far end at a voltage (V); its cable must not be without resistance. */
     public void setHeld(int branch, double volts) {
         setLinear(branch, volts / cableOhms[branch], 0, 1 / cableOhms[branch]);

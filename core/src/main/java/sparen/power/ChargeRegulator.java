@@ -128,6 +128,11 @@ public final class ChargeRegulator {
         weigh();
     }
 
+    /** Whether it is let charge. */
+    public boolean isEnabled() {
+        return enabled;
+    }
+
     /** Takes the battery's temperature (°C): compensation, and charging stopped in cold or heat. */
     public void takeCelsius(double batteryCelsius) {
         celsius = batteryCelsius;

@@ -1,10 +1,10 @@
 package sparen.program;
 
+import java.util.Optional;
 import sparen.logic.Condition;
 import sparen.logic.Signal;
 import sparen.logic.SwitchLogic;
 import sparen.quantity.Bounds;
-import sparen.site.Site;
 
 /**
  * A light from dusk to dawn, by the computed position of the sun.
@@ -14,33 +14,40 @@ import sparen.site.Site;
  * @param delaySeconds how long the sun must have been past it, both ways (s), 0 to 7200
  */
 public record DuskToDawn(double sunAltitudeDegrees, double delaySeconds) implements Rule {
+    static final RuleKind KIND = new RuleKind(
+            "duskToDawn",
+            DuskToDawn.class,
+            Purpose.LIGHT_AND_TIME,
+            "dusk to dawn",
+            around -> Optional.of(new DuskToDawn(-4, 180)));
+
     public DuskToDawn {
         Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, "°", -18, 10);
         Bounds.within("delaySeconds", delaySeconds, "s", 0, 7200);
     }
 
-    @Override
-    public SwitchLogic compile(Site site) {
-        return new SwitchLogic(
-                new Condition.AtOrBelow(Signal.SUN_ALTITUDE_DEGREES, sunAltitudeDegrees),
-                delaySeconds,
-                new Condition.AtOrAbove(Signal.SUN_ALTITUDE_DEGREES, Math.nextUp(sunAltitudeDegrees)),
-                delaySeconds,
-                false);
+    /** Whether the sun is at or below an altitude (°). */
+    static Condition night(double sunAltitudeDegrees) {
+        return new Condition.AtOrBelow(Signal.SUN_ALTITUDE_DEGREES, sunAltitudeDegrees);
     }
 
     @Override
-    public Sentence sentence(Site site) {
+    public SwitchLogic compile(Surroundings around) {
+        String past = Bounds.number(sunAltitudeDegrees) + "° for " + Sentence.duration(delaySeconds);
+        return SwitchLogic.follows(
+                night(sunAltitudeDegrees),
+                delaySeconds,
+                delaySeconds,
+                "dusk: sun at or below " + past,
+                "dawn: sun above " + past);
+    }
+
+    @Override
+    public Sentence sentence(Surroundings around) {
         return Sentence.start("Closes from dusk, when the sun has been at or below ")
-                .number("sunAltitudeDegrees", "sun altitude", sunAltitudeDegrees, "°", 0.1, 1, -18, 10)
+                .sun("sunAltitudeDegrees", sunAltitudeDegrees)
                 .then(" for ")
                 .seconds("delaySeconds", "delay", delaySeconds, 7200)
                 .then(", to dawn.");
-    }
-
-    @Override
-    public String reason(Site site, boolean on, double[] signals) {
-        String past = on ? "dusk: sun at or below " : "dawn: sun above ";
-        return past + Bounds.number(sunAltitudeDegrees) + "° for " + Sentence.duration(delaySeconds);
     }
 }

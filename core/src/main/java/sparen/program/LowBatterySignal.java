@@ -1,8 +1,8 @@
 package sparen.program;
 
+import java.util.List;
 import sparen.logic.SwitchLogic;
 import sparen.quantity.Bounds;
-import sparen.site.Site;
 
 /**
  * Low-voltage warning: closes a signalling contact on low voltage. It tells, it never switches a load.
@@ -20,6 +20,16 @@ public record LowBatterySignal(
         double clearsVolts,
         double clearsDelaySeconds)
         implements Rule {
+    static final RuleKind KIND = new RuleKind(
+            "lowBatterySignal",
+            LowBatterySignal.class,
+            Purpose.TELL_SOMEONE,
+            "low-battery signal",
+            around -> Usual.bySensePoint(
+                    around,
+                    point -> new LowBatterySignal(
+                            point, Usual.warning(around.site()), 60, Usual.lvr(around.site()), 600)));
+
     public LowBatterySignal {
         Bounds.id("sensePoint", sensePoint);
         Bounds.within("warningVolts", warningVolts, "V", 0, 1000);
@@ -29,19 +39,16 @@ public record LowBatterySignal(
     }
 
     @Override
-    public SwitchLogic compile(Site site) {
-        return new SwitchLogic(
-                SensedVolts.atOrBelow(site, sensePoint, warningVolts),
-                warningDelaySeconds,
-                SensedVolts.atOrAbove(site, sensePoint, clearsVolts),
-                clearsDelaySeconds,
-                false);
+    public SwitchLogic compile(Surroundings around) {
+        return SwitchLogic.startsOff(
+                List.of(Ways.below(around, sensePoint, "warning", warningVolts, warningDelaySeconds)),
+                List.of(Ways.above(around, sensePoint, "warning clears", clearsVolts, clearsDelaySeconds)));
     }
 
     @Override
-    public Sentence sentence(Site site) {
+    public Sentence sentence(Surroundings around) {
         return Sentence.start("Signals low battery when ")
-                .sensePoint("sensePoint", sensePoint, site)
+                .sensePoint("sensePoint", sensePoint, around.site())
                 .then(" stays at or below ")
                 .volts("warningVolts", "warning", warningVolts)
                 .then(" for ")
@@ -51,14 +58,5 @@ public record LowBatterySignal(
                 .then(" for ")
                 .seconds("clearsDelaySeconds", "clearing delay", clearsDelaySeconds)
                 .then(".");
-    }
-
-    @Override
-    public String reason(Site site, boolean on, double[] signals) {
-        return on
-                ? SensedVolts.reason(
-                        site, sensePoint, signals, "at or below", "warning", warningVolts, warningDelaySeconds)
-                : SensedVolts.reason(
-                        site, sensePoint, signals, "at or above", "warning clears", clearsVolts, clearsDelaySeconds);
     }
 }

@@ -20,6 +20,10 @@ import sparen.quantity.InvalidQuantity;
  * @param dead contact position while that supply is dead; absent for open
  * @param coilWatts what its coil or driver draws from the main bus while the contact is away from rest (W), 0 to 200
  * @param rest contact position with the coil idle; absent for open
+ * @param lockout what becomes of it when its protection keeps opening it
+ * @param contact physical facts of its contact
+ * @param clock of the device that decides; absent for one that is always right
+ * @param side where it acts at a charge controller; absent for its enable input
  */
 public record Output(
         String id,
@@ -32,7 +36,21 @@ public record Output(
         Optional<String> supply,
         Optional<Position> dead,
         Optional<Double> coilWatts,
-        Optional<Position> rest) {
+        Optional<Position> rest,
+        Optional<Lockout> lockout,
+        Optional<Contact> contact,
+        Optional<DeviceClock> clock,
+        Optional<Side> side) {
+    /** Where a contact acts at a charge controller. */
+    public enum Side {
+        /** At an input that permits it. */
+        ENABLE,
+        /** In the line from its arrays. */
+        ARRAY,
+        /** In the line to the battery: opening it under a live array can destroy the controller. */
+        BATTERY
+    }
+
     /** Positions of a contact. */
     public enum Position {
         OPEN,
@@ -52,9 +70,44 @@ public record Output(
         dead = Bounds.orEmpty(dead);
         coilWatts = Bounds.optional("coilWatts", coilWatts, "W", 0, 200);
         rest = Bounds.orEmpty(rest);
+        lockout = Bounds.orEmpty(lockout);
+        contact = Bounds.orEmpty(contact);
+        clock = Bounds.orEmpty(clock);
+        side = Bounds.orEmpty(side);
         if (wish == Wish.AUTOMATIC && automatic.isEmpty()) {
             throw new InvalidQuantity("wish", "AUTOMATIC needs an automatic rule; this output has none");
         }
+    }
+
+    /** An output of which neither lockout nor contact, clock and side are told. */
+    public Output(
+            String id,
+            String name,
+            List<String> loads,
+            Wish wish,
+            Optional<Rule> automatic,
+            Optional<Rule> protection,
+            TestForce testForce,
+            Optional<String> supply,
+            Optional<Position> dead,
+            Optional<Double> coilWatts,
+            Optional<Position> rest) {
+        this(
+                id,
+                name,
+                loads,
+                wish,
+                automatic,
+                protection,
+                testForce,
+                supply,
+                dead,
+                coilWatts,
+                rest,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /** An output of a device on the main bus whose coil draws nothing and whose contact rests open. */
@@ -78,6 +131,73 @@ public record Output(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
+    }
+
+    /** The same with another rule for its automatic wish. */
+    public Output withAutomatic(Optional<Rule> rule) {
+        return with(rule, protection, testForce, supply, lockout, contact, clock, side);
+    }
+
+    /** The same with another protection. */
+    public Output withProtection(Optional<Rule> rule) {
+        return with(automatic, rule, testForce, supply, lockout, contact, clock, side);
+    }
+
+    /** The same with another test force. */
+    public Output withTestForce(TestForce force) {
+        return with(automatic, protection, force, supply, lockout, contact, clock, side);
+    }
+
+    /** The same with its device fed from elsewhere; empty for the main bus. */
+    public Output withSupply(Optional<String> from) {
+        return with(automatic, protection, testForce, from, lockout, contact, clock, side);
+    }
+
+    /** The same with a lockout. */
+    public Output withLockout(Lockout with) {
+        return with(automatic, protection, testForce, supply, Optional.of(with), contact, clock, side);
+    }
+
+    /** The same with its contact's facts told. */
+    public Output withContact(Contact told) {
+        return with(automatic, protection, testForce, supply, lockout, Optional.of(told), clock, side);
+    }
+
+    /** The same with its device's clock told. */
+    public Output withClock(DeviceClock told) {
+        return with(automatic, protection, testForce, supply, lockout, contact, Optional.of(told), side);
+    }
+
+    /** The same, acting at another side of a controller. */
+    public Output withSide(Side told) {
+        return with(automatic, protection, testForce, supply, lockout, contact, clock, Optional.of(told));
+    }
+
+    private Output with(
+            Optional<Rule> newAutomatic,
+            Optional<Rule> newProtection,
+            TestForce newForce,
+            Optional<String> newSupply,
+            Optional<Lockout> newLockout,
+            Optional<Contact> newContact,
+            Optional<DeviceClock> newClock,
+            Optional<Side> newSide) {
+        return new Output(
+                id,
+                name,
+                loads,
+                wish,
+                newAutomatic,
+                newProtection,
+                newForce,
+                newSupply,
+                dead,
+                coilWatts,
+                rest,
+                newLockout,
+                newContact,
+                newClock,
+                newSide);
     }
 
     /** Whether its coil is active for a contact in this position. */

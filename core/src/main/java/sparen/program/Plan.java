@@ -37,13 +37,14 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) {
         List<String> supplies =
                 new ArrayList<>(site.converters().stream().map(Converter::id).toList());
         site.inverter().ifPresent(inverter -> supplies.add(inverter.id()));
+        Surroundings around = Surroundings.of(site, program.outputs());
         for (Output output : program.outputs()) {
             for (String load : output.loads()) {
                 Bounds.known("program.outputs.loads", load, loads);
             }
             output.supply().ifPresent(supply -> Bounds.known("program.outputs.supply", supply, supplies));
-            output.automatic().ifPresent(rule -> rule.compile(site));
-            output.protection().ifPresent(rule -> rule.compile(site));
+            output.automatic().ifPresent(rule -> rule.compile(around.at(output)));
+            output.protection().ifPresent(rule -> rule.compile(around.at(output)));
         }
     }
 }

@@ -1,26 +1,25 @@
 package sparen.program;
 
+import java.util.List;
 import sparen.logic.SwitchLogic;
-import sparen.site.Site;
 
-/** A rule of an output. Each kind is one record: its data, how it acts and how it is said. */
-public sealed interface Rule
-        permits VoltageDisconnect, DuskToDawn, LowBatterySignal, SurplusBySoc, VoltageDiversion, GeneratorStart {
+/**
+ * A rule of an output. Each kind is one record in a file of its own: its data, how it acts, how it is said, and what is usual. {@link
+ * Rules} lists them all.
+ */
+public interface Rule {
     /**
      * The parts it acts by; on means contact closed.
      *
-     * @throws sparen.quantity.InvalidQuantity when it names what the site does not have
+     * @throws sparen.quantity.InvalidQuantity when it names what is not there
      */
-    SwitchLogic compile(Site site);
+    SwitchLogic compile(Surroundings around);
 
-    /** How it is said, with its numbers as chips; fields are relative to the rule. */
-    Sentence sentence(Site site);
+    /** How it is said, with its numbers as chips; fields are paths relative to the rule, such as {@code quiet.fromHour}. */
+    Sentence sentence(Surroundings around);
 
-    /**
-     * Why it has just changed: threshold, delay and what was read.
-     *
-     * @param on what it changed to
-     * @param signals the signals at that instant, in the order of {@link sparen.logic.Signal}
-     */
-    String reason(Site site, boolean on, double[] signals);
+    /** Names of requests by hand that it waits for. */
+    default List<String> requests() {
+        return List.of();
+    }
 }

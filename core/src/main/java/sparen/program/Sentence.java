@@ -2,9 +2,11 @@ package sparen.program;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import sparen.quantity.Bounds;
 import sparen.site.BatteryMonitor;
+import sparen.site.DailySpan;
 import sparen.site.SensePoint;
 import sparen.site.Site;
 
@@ -131,6 +133,75 @@ public record Sentence(List<Part> parts) {
                 .map((BatteryMonitor monitor) -> new Choice(monitor.id(), monitor.name()))
                 .toList();
         return with(new ChoiceChip(field, "battery monitor", id, choices));
+    }
+
+    /** Adds a current (A), stepped by 0.5 A and 5 A. */
+    public Sentence amperes(String field, String label, double value) {
+        return number(field, label, value, "A", 0.5, 5, 0, 10_000);
+    }
+
+    /** Adds a temperature (°C), stepped by 1 °C and 5 °C. */
+    public Sentence celsius(String field, String label, double value) {
+        return number(field, label, value, "°C", 1, 5, -50, 90);
+    }
+
+    /** Adds the sun's altitude (°), stepped by 0.1° and 1°. */
+    public Sentence sun(String field, double value) {
+        return number(field, "sun altitude", value, "°", 0.1, 1, -18, 10);
+    }
+
+    /** Adds an hour of the day (h), stepped by a quarter and a whole one. */
+    public Sentence hour(String field, String label, double value, double least, double most) {
+        return number(field, label, value, "h", 0.25, 1, least, most);
+    }
+
+    /** Adds a span's two hours, and its days and months in words. */
+    public Sentence hours(String field, DailySpan span) {
+        String told = Ways.told(span);
+        return hour(field + ".fromHour", "from", span.fromHour(), 0, 24)
+                .then(" to ")
+                .hour(field + ".toHour", "to", span.toHour(), 0, 24)
+                .then(told.substring(Ways.HOURS_LENGTH));
+    }
+
+    /** Adds the choice of a charger of the site. */
+    public Sentence charger(String field, String id, Site site) {
+        return choice(field, "charger", id, named(site, site.chargers()));
+    }
+
+    /** Adds the choice of a charge controller of the site. */
+    public Sentence controller(String field, String id, Site site) {
+        return choice(
+                field,
+                "controller",
+                id,
+                named(site, site.controllers().stream().map(one -> one.id()).toList()));
+    }
+
+    private static List<Choice> named(Site site, List<String> ids) {
+        return ids.stream().map(id -> new Choice(id, site.chargerName(id))).toList();
+    }
+
+    /** Adds the choice of another output. */
+    public Sentence output(String field, String id, Surroundings around) {
+        List<Choice> choices = around.outputs().stream()
+                .map(output -> new Choice(output.id(), output.name()))
+                .toList();
+        return choice(field, "output", id, choices);
+    }
+
+    /** Adds a choice. */
+    public Sentence choice(String field, String label, String value, List<Choice> choices) {
+        return with(new ChoiceChip(field, label, value, choices));
+    }
+
+    /** Adds how levels move with temperature, where they do. */
+    public Sentence compensated(String field, Optional<Double> millivoltsPerKelvin) {
+        return millivoltsPerKelvin.isEmpty()
+                ? this
+                : then("; levels move by ")
+                        .number(field, "compensation", millivoltsPerKelvin.get(), "mV/K", 0.5, 1, -10, 0)
+                        .then(" a cell");
     }
 
     /** The whole sentence as plain words. */

@@ -1,10 +1,8 @@
 package sparen.program;
 
-import java.util.Locale;
-import sparen.logic.Condition;
+import java.util.List;
 import sparen.logic.SwitchLogic;
 import sparen.quantity.Bounds;
-import sparen.site.Site;
 
 /**
  * Surplus load by state of charge: closes when a monitor reports a full battery, opens well before it is needed.
@@ -18,8 +16,12 @@ import sparen.site.Site;
 public record SurplusBySoc(
         String monitor, double onPercent, double onDelaySeconds, double offPercent, double offDelaySeconds)
         implements Rule {
-    /** Half of the finest step a monitor reports in: a reported 95 % is not missed for its binary fraction. */
-    private static final double SLACK = 1e-6;
+    static final RuleKind KIND = new RuleKind(
+            "surplusBySoc",
+            SurplusBySoc.class,
+            Purpose.USE_SURPLUS,
+            "surplus load by state of charge",
+            around -> Usual.byMonitor(around, monitor -> new SurplusBySoc(monitor, 95, 300, 90, 60)));
 
     public SurplusBySoc {
         Bounds.id("monitor", monitor);
@@ -30,20 +32,16 @@ public record SurplusBySoc(
     }
 
     @Override
-    public SwitchLogic compile(Site site) {
-        int signal = SiteSignals.reportedCharge(site, monitor);
-        return new SwitchLogic(
-                new Condition.AtOrAbove(signal, onPercent / 100 - SLACK),
-                onDelaySeconds,
-                new Condition.AtOrBelow(signal, offPercent / 100 + SLACK),
-                offDelaySeconds,
-                false);
+    public SwitchLogic compile(Surroundings around) {
+        return SwitchLogic.startsOff(
+                List.of(Ways.report(around, monitor, true, "", onPercent, onDelaySeconds)),
+                List.of(Ways.report(around, monitor, false, "", offPercent, offDelaySeconds)));
     }
 
     @Override
-    public Sentence sentence(Site site) {
+    public Sentence sentence(Surroundings around) {
         return Sentence.start("Closes when ")
-                .monitor("monitor", monitor, site)
+                .monitor("monitor", monitor, around.site())
                 .then(" reports at or above ")
                 .percent("onPercent", "surplus on", onPercent)
                 .then(" for ")
@@ -53,21 +51,5 @@ public record SurplusBySoc(
                 .then(" for ")
                 .seconds("offDelaySeconds", "off delay", offDelaySeconds)
                 .then(".");
-    }
-
-    @Override
-    public String reason(Site site, boolean on, double[] signals) {
-        return reportedReason(site, monitor, signals, on ? "at or above" : "at or below", on ? onPercent : offPercent);
-    }
-
-    /** What a monitor reported, and what it was compared with. */
-    static String reportedReason(Site site, String monitor, double[] signals, String comparison, double percent) {
-        return String.format(
-                Locale.ROOT,
-                "%s reports %s %s %%; it shows %.1f %%",
-                site.monitor(monitor).name(),
-                comparison,
-                Bounds.number(percent),
-                100 * signals[SiteSignals.reportedCharge(site, monitor)]);
     }
 }

@@ -1,8 +1,9 @@
 package sparen.program;
 
+import java.util.List;
+import java.util.Optional;
 import sparen.logic.SwitchLogic;
 import sparen.quantity.Bounds;
-import sparen.site.Site;
 
 /**
  * Load disconnect by voltage: opens on low voltage, closes when it has recovered.
@@ -12,32 +13,54 @@ import sparen.site.Site;
  * @param lvdDelaySeconds how long the reading must stay at or below it (s), 0 to 86,400
  * @param lvrVolts low-voltage reconnect, whole bank (V), 0 to 1000
  * @param lvrDelaySeconds how long the reading must stay at or above it (s), 0 to 86,400
+ * @param millivoltsPerKelvin by which both levels move with the battery's temperature from 25 °C, for each cell (mV/K), −10 to 0;
+ *     absent for not at all
  */
 public record VoltageDisconnect(
-        String sensePoint, double lvdVolts, double lvdDelaySeconds, double lvrVolts, double lvrDelaySeconds)
+        String sensePoint,
+        double lvdVolts,
+        double lvdDelaySeconds,
+        double lvrVolts,
+        double lvrDelaySeconds,
+        Optional<Double> millivoltsPerKelvin)
         implements Rule {
+    static final RuleKind KIND = new RuleKind(
+            "voltageDisconnect",
+            VoltageDisconnect.class,
+            Purpose.PROTECT_BATTERY,
+            "load disconnect by voltage",
+            around -> Usual.bySensePoint(
+                    around,
+                    point ->
+                            new VoltageDisconnect(point, Usual.lvd(around.site()), 20, Usual.lvr(around.site()), 120)));
+
     public VoltageDisconnect {
         Bounds.id("sensePoint", sensePoint);
         Bounds.within("lvdVolts", lvdVolts, "V", 0, 1000);
         Bounds.within("lvdDelaySeconds", lvdDelaySeconds, "s", 0, 86_400);
         Bounds.within("lvrVolts", lvrVolts, "V", 0, 1000);
         Bounds.within("lvrDelaySeconds", lvrDelaySeconds, "s", 0, 86_400);
+        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, "mV/K", -10, 0);
+    }
+
+    /** One whose levels do not move with temperature. */
+    public VoltageDisconnect(
+            String sensePoint, double lvdVolts, double lvdDelaySeconds, double lvrVolts, double lvrDelaySeconds) {
+        this(sensePoint, lvdVolts, lvdDelaySeconds, lvrVolts, lvrDelaySeconds, Optional.empty());
     }
 
     @Override
-    public SwitchLogic compile(Site site) {
-        return new SwitchLogic(
-                SensedVolts.atOrAbove(site, sensePoint, lvrVolts),
-                lvrDelaySeconds,
-                SensedVolts.atOrBelow(site, sensePoint, lvdVolts),
-                lvdDelaySeconds,
-                true);
+    public SwitchLogic compile(Surroundings around) {
+        double moves = millivoltsPerKelvin.orElse(0.0);
+        return SwitchLogic.startsOn(
+                List.of(Ways.volts(around, sensePoint, true, "LVR", lvrVolts, lvrDelaySeconds, moves)),
+                List.of(Ways.volts(around, sensePoint, false, "LVD", lvdVolts, lvdDelaySeconds, moves)));
     }
 
     @Override
-    public Sentence sentence(Site site) {
+    public Sentence sentence(Surroundings around) {
         return Sentence.start("Opens when ")
-                .sensePoint("sensePoint", sensePoint, site)
+                .sensePoint("sensePoint", sensePoint, around.site())
                 .then(" stays at or below ")
                 .volts("lvdVolts", "LVD", lvdVolts)
                 .then(" for ")
@@ -46,13 +69,7 @@ public record VoltageDisconnect(
                 .volts("lvrVolts", "LVR", lvrVolts)
                 .then(" for ")
                 .seconds("lvrDelaySeconds", "LVR delay", lvrDelaySeconds)
+                .compensated("millivoltsPerKelvin", millivoltsPerKelvin)
                 .then(".");
-    }
-
-    @Override
-    public String reason(Site site, boolean on, double[] signals) {
-        return on
-                ? SensedVolts.reason(site, sensePoint, signals, "at or above", "LVR", lvrVolts, lvrDelaySeconds)
-                : SensedVolts.reason(site, sensePoint, signals, "at or below", "LVD", lvdVolts, lvdDelaySeconds);
     }
 }

@@ -1,11 +1,12 @@
 package sparen.program;
 
+import java.util.List;
+import java.util.Optional;
 import sparen.logic.SwitchLogic;
 import sparen.quantity.Bounds;
-import sparen.site.Site;
 
 /**
- * Diversion by relay at an absolute voltage; also ventilation by gassing voltage, with a minimum run.
+ * Diversion by relay at an absolute voltage.
  *
  * @param sensePoint id of the point whose reading decides
  * @param onVolts closes at or above, whole bank (V), 0 to 1000
@@ -13,6 +14,8 @@ import sparen.site.Site;
  * @param offVolts opens at or below (V), 0 to 1000
  * @param offDelaySeconds for so long (s), 0 to 86,400
  * @param minimumRunSeconds stays closed so long at least (s), 0 to 86,400
+ * @param millivoltsPerKelvin by which both levels move with the battery's temperature from 25 °C, for each cell (mV/K), −10 to 0;
+ *     absent for not at all
  */
 public record VoltageDiversion(
         String sensePoint,
@@ -20,8 +23,19 @@ public record VoltageDiversion(
         double onDelaySeconds,
         double offVolts,
         double offDelaySeconds,
-        double minimumRunSeconds)
+        double minimumRunSeconds,
+        Optional<Double> millivoltsPerKelvin)
         implements Rule {
+    static final RuleKind KIND = new RuleKind(
+            "voltageDiversion",
+            VoltageDiversion.class,
+            Purpose.USE_SURPLUS,
+            "diversion at a voltage",
+            around -> Usual.bySensePoint(
+                    around,
+                    point -> new VoltageDiversion(
+                            point, Usual.diversionOn(around.site()), 60, Usual.diversionOff(around.site()), 30, 120)));
+
     public VoltageDiversion {
         Bounds.id("sensePoint", sensePoint);
         Bounds.within("onVolts", onVolts, "V", 0, 1000);
@@ -29,23 +43,34 @@ public record VoltageDiversion(
         Bounds.within("offVolts", offVolts, "V", 0, 1000);
         Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
         Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
+        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, "mV/K", -10, 0);
+    }
+
+    /** One whose levels do not move with temperature. */
+    public VoltageDiversion(
+            String sensePoint,
+            double onVolts,
+            double onDelaySeconds,
+            double offVolts,
+            double offDelaySeconds,
+            double minimumRunSeconds) {
+        this(sensePoint, onVolts, onDelaySeconds, offVolts, offDelaySeconds, minimumRunSeconds, Optional.empty());
     }
 
     @Override
-    public SwitchLogic compile(Site site) {
-        return new SwitchLogic(
-                SensedVolts.atOrAbove(site, sensePoint, onVolts),
-                onDelaySeconds,
-                SensedVolts.atOrBelow(site, sensePoint, offVolts),
-                offDelaySeconds,
-                false,
-                minimumRunSeconds);
+    public SwitchLogic compile(Surroundings around) {
+        double moves = millivoltsPerKelvin.orElse(0.0);
+        return SwitchLogic.startsOff(
+                        List.of(Ways.volts(around, sensePoint, true, "diversion on", onVolts, onDelaySeconds, moves)),
+                        List.of(Ways.volts(
+                                around, sensePoint, false, "diversion off", offVolts, offDelaySeconds, moves)))
+                .onAtLeast(minimumRunSeconds);
     }
 
     @Override
-    public Sentence sentence(Site site) {
+    public Sentence sentence(Surroundings around) {
         return Sentence.start("Closes when ")
-                .sensePoint("sensePoint", sensePoint, site)
+                .sensePoint("sensePoint", sensePoint, around.site())
                 .then(" stays at or above ")
                 .volts("onVolts", "diversion on", onVolts)
                 .then(" for ")
@@ -56,14 +81,8 @@ public record VoltageDiversion(
                 .seconds("offDelaySeconds", "off delay", offDelaySeconds)
                 .then("; runs ")
                 .seconds("minimumRunSeconds", "minimum run", minimumRunSeconds)
-                .then(" at least.");
-    }
-
-    @Override
-    public String reason(Site site, boolean on, double[] signals) {
-        return on
-                ? SensedVolts.reason(site, sensePoint, signals, "at or above", "diversion on", onVolts, onDelaySeconds)
-                : SensedVolts.reason(
-                        site, sensePoint, signals, "at or below", "diversion off", offVolts, offDelaySeconds);
+                .then(" at least")
+                .compensated("millivoltsPerKelvin", millivoltsPerKelvin)
+                .then(".");
     }
 }

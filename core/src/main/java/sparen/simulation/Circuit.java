@@ -10,6 +10,7 @@ import sparen.power.BusBalance;
 import sparen.power.CableDrop;
 import sparen.power.ChargeRegulator;
 import sparen.power.ChargeRegulator.BmsRequest;
+import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
 import sparen.series.Series;
@@ -52,6 +53,9 @@ final class Circuit {
     private final Branches branches;
     private final Feeds feeds;
     private final double[] byFeed;
+    private final SiteInputs inputs;
+    private final PulsedAtWork[] pulsed;
+    private final List<Moved> noted = new ArrayList<>();
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
     private final int[] heatsByVoltage;
@@ -69,6 +73,7 @@ final class Circuit {
 
     Circuit(Scenario scenario, SiteInputs inputs) {
         site = scenario.plan().site();
+        this.inputs = inputs;
         clock = new LocalClock(
                 scenario.start(), scenario.durationSeconds(), site.location().zone());
         batteries = batteries(site);
@@ -95,7 +100,7 @@ final class Circuit {
             ChargeRegulator regulator = new ChargeRegulator(
                     charging(scenario, controller.id()), site.battery().cellsInSeries(), controller.maximumAmperes());
             controllers[i] = new ControllerAtWork(
-                    controller, regulator, inputs.controllers.get(i), Branches.FIRST_CONTROLLER + i);
+                    controller, site, regulator, inputs.controllers.get(i), Branches.FIRST_CONTROLLER + i);
         }
         sources = site.sources().stream().map(CurrentInput::new).toArray(CurrentInput[]::new);
         dcSources = new DcSourceAtWork[site.dcSources().size()];
@@ -114,6 +119,7 @@ final class Circuit {
             loadOhms[i] = load.cable().loopOhms(Branches.CABLE_CELSIUS);
             connected[i] = true;
         }
+        pulsed = PulsedAtWork.of(scenario.plan(), loadOhms);
         Optional<Inverter> inverter = site.inverter();
         ac = inverter.isEmpty()
                 ? null
@@ -524,6 +530,8 @@ final class Circuit {
         Consumption consumption = load.load.consumption();
         if (!fed || load.waitsForHand()) {
             bus.setOpen(branch);
+        } else if (pulsed[i] != null) {
+            pulsed[i].apply(bus, branch);
         } else if (consumption instanceof Consumption.Resistance resistance) {
             bus.setResistance(branch, resistance.ohms());
         } else if (consumption instanceof Consumption.ConstantCurrent current) {
@@ -572,7 +580,14 @@ final class Circuit {
      * @return whether something changed, so that the balance must be solved again
      */
     boolean settleParts(double seconds, List<Moved> moved) {
+        moved.addAll(noted);
+        noted.clear();
         boolean changed = settleBatteries(seconds, moved);
+        for (int i = 0; i < pulsed.length; i++) {
+            if (pulsed[i] != null && isServed(i)) {
+                changed |= pulsed[i].settle(bus.farVolts(branches.firstLoad + i)[0]);
+            }
+        }
         for (ConverterAtWork converter : converters) {
             String reason = converter.settle(seconds, busVolts());
             if (reason != null) {
@@ -643,7 +658,7 @@ final class Circuit {
                         Event.Kind.HAZARD,
                         "",
                         "every battery opened while it was being charged: the bus is left to live chargers without a"
-                                + " battery, and its voltage is whatever they make of it"));
+                                + " battery, and its voltage is whatever they make of it" + arraysReach()));
             }
         }
         return changed;
@@ -802,6 +817,13 @@ final class Circuit {
             double low = converter.isLow() ? Double.NEGATIVE_INFINITY : Math.nextUp(at);
             double high = converter.isLow() ? Math.nextDown(at) : Double.POSITIVE_INFINITY;
             exit = Math.min(exit, Series.firstExit(bus.busVolts(), order, step, low, high));
+        }
+        for (int i = 0; i < pulsed.length; i++) {
+            if (pulsed[i] != null && isServed(i)) {
+                double[] volts = bus.farVolts(branches.firstLoad + i);
+                exit = Math.min(
+                        exit, Series.firstExit(volts, order, step, pulsed[i].lowestVolts(), pulsed[i].highestVolts()));
+            }
         }
         for (DcSourceAtWork source : dcSources) {
             exit = Math.min(
@@ -977,6 +999,79 @@ final class Circuit {
 
     boolean isDead() {
         return dead;
+    }
+
+    /** Opens or closes the line from a controller's arrays. */
+    void connectArray(ControllerAtWork controller, boolean closed) {
+        controller.connectArray(closed, now);
+    }
+
+    /** Opens or closes the line from a controller to the battery; opened under a live array that is a hazard. */
+    void connectController(ControllerAtWork controller, boolean closed) {
+        boolean live = !controller.isArrayOpen() && controller.arrayWatts(now) > 0;
+        if (!closed && live && controller.regulator.isEnabled()) {
+            noted.add(new Moved(
+                    Event.Kind.HAZARD,
+                    controller.controller.id(),
+                    "its battery side opened under a live array: it has nowhere to put its current" + arraysReach()));
+        }
+        controller.regulator.enable(closed);
+    }
+
+    /** How high the arrays could drive a bus without a battery, in words; nothing where their voltages are not told. */
+    private String arraysReach() {
+        double highest = 0;
+        for (var array : site.arrays()) {
+            highest = Math.max(
+                    highest,
+                    array.string()
+                            .map(sparen.site.SolarArray.ModuleString::openCircuitVolts)
+                            .orElse(0.0));
+        }
+        return highest == 0 ? "" : String.format(java.util.Locale.ROOT, "; its array can reach %.0f V", highest);
+    }
+
+    /** Whether something is out of order: loads lost, a path or fuse open, a generator that gave up. */
+    boolean hasFault() {
+        boolean fault = dead || floating || mainOpen;
+        for (boolean open : blown) {
+            fault |= open;
+        }
+        for (BatteryAtWork battery : batteries) {
+            fault |= !battery.mayCharge() || !battery.mayDischarge();
+        }
+        if (ac != null) {
+            for (EngineGenerator generator : ac.generators) {
+                fault |= generator.state() == EngineGenerator.State.FAILED;
+            }
+        }
+        return fault;
+    }
+
+    /** What the arrays could give now and nobody takes (W), at the chargers' outputs. */
+    double surplusWatts() {
+        double unused = ac == null ? 0 : ac.side.surplusWatts();
+        for (ControllerAtWork controller : controllers) {
+            double could = Math.min(
+                    controller.arrayWatts(now) * controller.controller.efficiency(),
+                    controller.controller.maximumAmperes() * Math.max(busVolts(), 1));
+            double given = floating ? 0 : bus.current(controller.branch)[0] * bus.farVolts(controller.branch)[0];
+            unused += controller.isArrayOpen() ? 0 : Math.max(0, could - given);
+        }
+        return unused;
+    }
+
+    /** Voltage of a controller's arrays now (V): open where nothing is taken, towards the maximum power point where all is. */
+    double arrayVolts(int index) {
+        ControllerAtWork controller = controllers[index];
+        double open = inputs.arrayVolts(index)[controller.input.minute(now)];
+        double has = controller.arrayWatts(now);
+        if (floating || controller.isArrayOpen() || has <= 0) {
+            return open;
+        }
+        double taken = bus.current(controller.branch)[0] * bus.farVolts(controller.branch)[0];
+        double share = Math.min(1, Math.max(0, taken / (has * controller.controller.efficiency())));
+        return open * (1 - share * controller.fallToMaximumPower());
     }
 
     /** Whether no battery gives the bus a voltage. */

@@ -5,6 +5,7 @@ import sparen.power.ChargeRegulator;
 import sparen.power.ChargeRegulator.Limit;
 import sparen.series.Series;
 import sparen.site.ChargeController;
+import sparen.site.Site;
 
 /**
  * A charge controller with its arrays in one run. While it holds its voltage the sun does not matter as long as there is enough of
@@ -24,8 +25,16 @@ final class ControllerAtWork {
     private double heldWatts;
     private double validUntil = Double.NEGATIVE_INFINITY;
     private boolean looksAhead;
+    private boolean arrayOpen;
+    private final double fallToMaximumPower;
 
-    ControllerAtWork(ChargeController controller, ChargeRegulator regulator, ArrayInput input, int branch) {
+    ControllerAtWork(ChargeController controller, Site site, ChargeRegulator regulator, ArrayInput input, int branch) {
+        fallToMaximumPower = site.arrays().stream()
+                .filter(array -> controller.arrays().contains(array.id()))
+                .flatMap(array -> array.string().stream())
+                .findFirst()
+                .map(string -> 1 - string.maximumPowerVolts() / string.openCircuitVolts())
+                .orElse(0.0);
         this.controller = controller;
         this.regulator = regulator;
         this.input = input;
@@ -71,6 +80,20 @@ final class ControllerAtWork {
         return true;
     }
 
+    /** Opens or closes the line from its arrays. */
+    void connectArray(boolean closed, double seconds) {
+        if (arrayOpen == closed) {
+            arrayOpen = !closed;
+            validUntil = Double.NEGATIVE_INFINITY;
+            looksAhead = false;
+            moveTo(seconds);
+        }
+    }
+
+    boolean isArrayOpen() {
+        return arrayOpen;
+    }
+
     private int sameUntil(int minute) {
         int next = minute + 1;
         double watts = input.watts()[minute];
@@ -81,8 +104,10 @@ final class ControllerAtWork {
     }
 
     private void offer(int minute, double watts) {
-        offered = watts;
-        if (input.amperes() == null) {
+        offered = arrayOpen ? 0 : watts;
+        if (arrayOpen) {
+            regulator.offer(0);
+        } else if (input.amperes() == null) {
             regulator.offer(watts * controller.efficiency());
         } else {
             double amperes = input.amperes()[minute];
@@ -101,6 +126,11 @@ final class ControllerAtWork {
 
     double nextChange() {
         return validUntil;
+    }
+
+    /** What part of the open-circuit voltage is missing at the maximum power point of its first array (fraction). */
+    double fallToMaximumPower() {
+        return fallToMaximumPower;
     }
 
     /** What its arrays have now (W). */

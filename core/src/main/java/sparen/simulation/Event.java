@@ -44,6 +44,10 @@ public record Event(
         FEEDER,
         /** The thermostat of a tank moved. */
         TANK,
+        /** A device's clock lost the time and began at midnight. */
+        CLOCK,
+        /** An output is locked out, or let go. */
+        LOCKOUT,
         /** A battery monitor set itself to full. */
         SYNCHRONISED
     }

@@ -17,12 +17,14 @@ final class LocalClock {
     private final double[] dayStarts;
     private final int[] months;
     private final LocalDate firstDay;
+    private final int firstWeekday;
     private int day;
 
     LocalClock(Instant start, double durationSeconds, ZoneId zone) {
         this.start = start;
         this.zone = zone;
         firstDay = start.atZone(zone).toLocalDate();
+        firstWeekday = firstDay.getDayOfWeek().getValue() - 1;
         int days = (int) (durationSeconds / 86_400) + 4;
         dayStarts = new double[days];
         months = new int[days];
@@ -55,6 +57,11 @@ final class LocalClock {
     /** The present month, 1 to 12. */
     int month() {
         return months[day];
+    }
+
+    /** The present day of the week, 1 (Monday) to 7. */
+    int weekday() {
+        return (firstWeekday + day) % 7 + 1;
     }
 
     /** Hours since local midnight at an instant (s) of the present day, by the wall clock (h). */

@@ -1,5 +1,8 @@
 package sparen.simulation;
 
+import java.util.List;
+import sparen.logic.Countdown;
+
 /**
  * What an output did in a run.
  *
@@ -10,6 +13,7 @@ package sparen.simulation;
  * @param withheldSeconds how long it was open though wished closed (s)
  * @param chattered whether it had to be bounded
  * @param changeSeconds when its contact moved (s), oldest first; at most {@value EventLog#MOST_EVENTS}
+ * @param countdowns the timers that run when the run ends
  */
 public record OutputFigures(
         String output,
@@ -18,4 +22,5 @@ public record OutputFigures(
         double openSeconds,
         double withheldSeconds,
         boolean chattered,
-        double[] changeSeconds) {}
+        double[] changeSeconds,
+        List<Countdown> countdowns) {}

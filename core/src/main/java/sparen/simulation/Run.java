@@ -7,11 +7,10 @@ import java.util.function.BooleanSupplier;
 import sparen.logic.Signal;
 import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
-import sparen.program.SiteSignals;
+import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.series.Series;
 import sparen.simulation.AcAtWork.Moved;
-import sparen.site.SensePoint;
 
 /** One run at work: the stepping, the search for events and what they set off. */
 final class Run {
@@ -28,7 +27,6 @@ final class Run {
     private final double end;
     private final Simulation.Settings settings;
     private final Circuit circuit;
-    private final SunAltitude sun;
     private final OutputAtWork[] outputs;
     private final int[] supplyOfOutput;
     private final Targets targets;
@@ -38,13 +36,9 @@ final class Run {
     private final WearMeter wear;
     private final DayMeter days;
     private final TraceRecorder trace;
-    private final double[] signals;
-    private final double[] low;
-    private final double[] high;
+    private final SignalsAtWork signals;
     private final double[][] series = new double[Signal.STATE_OF_CHARGE + 1][];
     private final double[] chargeSeries = Series.zero();
-    private final SensePoint[] devicePoints;
-    private final int[] deviceBranches;
     private final boolean[] wished;
     private double now;
     private double rulesDue = Double.NEGATIVE_INFINITY;
@@ -60,9 +54,9 @@ final class Run {
         this.settings = settings;
         end = scenario.durationSeconds();
         circuit = new Circuit(scenario, inputs);
-        sun = new SunAltitude(inputs.sunAltitudeDegrees);
-        outputs = scenario.plan().program().outputs().stream()
-                .map(output -> new OutputAtWork(output, circuit.site))
+        Surroundings around = Surroundings.of(scenario.plan());
+        outputs = around.outputs().stream()
+                .map(output -> new OutputAtWork(output, around))
                 .toArray(OutputAtWork[]::new);
         supplyOfOutput = new int[outputs.length];
         for (int i = 0; i < outputs.length; i++) {
@@ -75,15 +69,7 @@ final class Run {
         wear = new WearMeter(circuit.charge());
         days = new DayMeter(circuit.clock, ledger);
         trace = new TraceRecorder(window, circuit.controllers);
-        signals = new double[SiteSignals.count(circuit.site)];
-        low = new double[signals.length];
-        high = new double[signals.length];
-        devicePoints = circuit.site.sensePoints().stream()
-                .filter(point -> point.place().isAtDevice())
-                .toArray(SensePoint[]::new);
-        deviceBranches = Arrays.stream(devicePoints)
-                .mapToInt(point -> circuit.branchOf(point.device().orElseThrow()))
-                .toArray();
+        signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sunAltitudeDegrees));
         series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
         series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
         series[Signal.STATE_OF_CHARGE] = circuit.batteries.length == 1
@@ -168,18 +154,12 @@ final class Run {
         if (circuit.isDead() && deadUntil > now) {
             stop = Math.min(stop, deadUntil);
         }
-        double sunExit = sun.nextExit(now, low[Signal.SUN_ALTITUDE_DEGREES], high[Signal.SUN_ALTITUDE_DEGREES]);
-        return Math.max(Math.min(stop, sunExit), now + Series.FINEST_SECONDS);
+        return Math.max(Math.min(stop, signals.nextStop(now)), now + Series.FINEST_SECONDS);
     }
 
     private double signalExit(double step) {
-        double exit = Double.POSITIVE_INFINITY;
         int order = circuit.bus.order();
-        for (int i = 0; i < series.length; i++) {
-            if (low[i] > Double.NEGATIVE_INFINITY || high[i] < Double.POSITIVE_INFINITY) {
-                exit = Math.min(exit, Series.firstExit(series[i], order, step, low[i], high[i]));
-            }
-        }
+        double exit = signals.firstExit(series[Signal.STATE_OF_CHARGE], step);
         double[] charged = series[Signal.STATE_OF_CHARGE];
         if (circuit.isDead() && charged[0] < RECOVERED_CHARGE) {
             exit = Math.min(exit, Series.firstExit(charged, order, step, Double.NEGATIVE_INFINITY, RECOVERED_CHARGE));
@@ -190,13 +170,6 @@ final class Run {
             double least = below ? Double.NEGATIVE_INFINITY : Math.nextUp(windowLevel);
             double most = below ? windowLevel : Double.POSITIVE_INFINITY;
             exit = Math.min(exit, Series.firstExit(charged, order, step, least, most));
-        }
-        int first = signals.length - devicePoints.length;
-        for (int i = 0; i < devicePoints.length; i++) {
-            if (hasVoltage(i)) {
-                double[] volts = circuit.bus.farVolts(deviceBranches[i]);
-                exit = Math.min(exit, Series.firstExit(volts, order, step, low[first + i], high[first + i]));
-            }
         }
         return exit;
     }
@@ -229,10 +202,8 @@ final class Run {
         if (now >= rulesDue) {
             return false;
         }
-        for (int i = 0; i < signals.length; i++) {
-            if (!(signals[i] >= low[i] && signals[i] <= high[i])) {
-                return false;
-            }
+        if (!signals.holdStill()) {
+            return false;
         }
         return suppliesHoldStill();
     }
@@ -252,8 +223,11 @@ final class Run {
 
     private boolean settle(int index) {
         OutputAtWork output = outputs[index];
-        output.supply(isFed(index));
-        String reason = output.settle(now, signals);
+        if (output.supply(isFed(index)) && signals.reviveClock(index, now)) {
+            report(Event.Kind.CLOCK, output.output().id(), "its clock has lost the time and begins at midnight");
+            signals.read(now);
+        }
+        String reason = output.settle(now, signals.values);
         if (reason == null) {
             refreshWishes();
             return false;
@@ -275,17 +249,13 @@ final class Run {
     }
 
     private void watch() {
-        Arrays.fill(low, Double.NEGATIVE_INFINITY);
-        Arrays.fill(high, Double.POSITIVE_INFINITY);
+        signals.open();
         rulesDue = Double.POSITIVE_INFINITY;
         for (OutputAtWork output : outputs) {
-            output.narrow(now, signals, low, high);
+            output.narrow(now, signals.values, signals.low, signals.high);
             rulesDue = Math.min(rulesDue, output.dueSeconds(now));
         }
-        rulesDue = Math.min(rulesDue, circuit.clock.nextHourExit(now, low[Signal.LOCAL_HOUR], high[Signal.LOCAL_HOUR]));
-        rulesDue = Math.min(rulesDue, circuit.clock.nextMonthExit(low[Signal.LOCAL_MONTH], high[Signal.LOCAL_MONTH]));
-        low[Signal.LOCAL_HOUR] = Double.NEGATIVE_INFINITY;
-        high[Signal.LOCAL_HOUR] = Double.POSITIVE_INFINITY;
+        rulesDue = Math.min(rulesDue, signals.clocksDue(now));
     }
 
     private void connect() {
@@ -411,37 +381,10 @@ final class Run {
         };
     }
 
-    private boolean hasVoltage(int devicePoint) {
-        SensePoint point = devicePoints[devicePoint];
-        if (deviceBranches[devicePoint] < 0 || circuit.isFloating()) {
-            return false;
-        }
-        if (point.place() != SensePoint.Place.BEHIND_CONTACT) {
-            return true;
-        }
-        int load = circuit.loadIds().indexOf(point.device().orElseThrow());
-        return load < 0 || circuit.connected[load];
-    }
-
     private void readSignals() {
-        double volts = circuit.batteryVolts();
-        double charge = circuit.charge();
-        signals[Signal.BATTERY_VOLTS] = volts;
-        signals[Signal.BUS_VOLTS] = circuit.busVolts();
-        signals[Signal.STATE_OF_CHARGE] = charge;
-        signals[Signal.SUN_ALTITUDE_DEGREES] = sun.at(now);
-        circuit.clock.moveTo(now);
-        signals[Signal.LOCAL_HOUR] = circuit.clock.hour(now);
-        signals[Signal.LOCAL_MONTH] = circuit.clock.month();
-        signals[Signal.BATTERY_CELSIUS] = circuit.thermal.celsius();
-        signals[Signal.AIR_CELSIUS] = circuit.thermal.airCelsius(now);
-        for (int i = 0; i < circuit.monitors.length; i++) {
-            signals[Signal.FIRST_OF_SITE + i] = circuit.monitors[i].counter.reported();
-        }
-        int first = signals.length - devicePoints.length;
-        for (int i = 0; i < devicePoints.length; i++) {
-            signals[first + i] = hasVoltage(i) ? circuit.bus.farVolts(deviceBranches[i])[0] : 0;
-        }
+        signals.read(now);
+        double volts = signals.values[Signal.BATTERY_VOLTS];
+        double charge = signals.values[Signal.STATE_OF_CHARGE];
         if (charge < lowestCharge) {
             lowestCharge = charge;
             lowestChargeAt = now;
@@ -454,7 +397,7 @@ final class Run {
     }
 
     private void report(Event.Kind kind, String subject, String reason) {
-        log.add(new Event(now, kind, subject, reason, signals[Signal.BATTERY_VOLTS], circuit.charge()));
+        log.add(new Event(now, kind, subject, reason, signals.values[Signal.BATTERY_VOLTS], circuit.charge()));
     }
 
     private RunResult result(long steps) {
@@ -470,7 +413,7 @@ final class Run {
                 log.leftOut(),
                 days.whole(),
                 days.days(),
-                Arrays.stream(outputs).map(OutputAtWork::figures).toList(),
+                Arrays.stream(outputs).map(output -> output.figures(now)).toList(),
                 Arrays.stream(circuit.loads).map(load -> load.figures(now)).toList(),
                 wear.figures(reported),
                 generators,

@@ -19,6 +19,7 @@ import sparen.sun.Weather;
  * @param profiles profiles by id, at least those that loads and sources name
  * @param seed of people about the house, outages and failed starts
  * @param talkLosses times in which the batteries' data line is silent
+ * @param requests what is requested by hand or from afar
  */
 public record Scenario(
         Plan plan,
@@ -27,13 +28,15 @@ public record Scenario(
         Weather weather,
         Map<String, Profile> profiles,
         long seed,
-        List<TalkLoss> talkLosses) {
+        List<TalkLoss> talkLosses,
+        List<Request> requests) {
     public Scenario {
         Bounds.present("plan", plan);
         Bounds.present("start", start);
         Bounds.present("weather", weather);
         profiles = Map.copyOf(profiles);
         talkLosses = Bounds.orNone(talkLosses);
+        requests = Bounds.orNone(requests);
         Bounds.within("durationSeconds", durationSeconds, "s", 1, 3.6e7);
         if (weather.minutes() * 60.0 < durationSeconds) {
             throw new InvalidQuantity(
@@ -49,5 +52,17 @@ public record Scenario(
     /** A run in which nobody is silent, with the first seed. */
     public Scenario(Plan plan, Instant start, double durationSeconds, Weather weather, Map<String, Profile> profiles) {
         this(plan, start, durationSeconds, weather, profiles, 1, List.of());
+    }
+
+    /** A run in which nobody requests anything. */
+    public Scenario(
+            Plan plan,
+            Instant start,
+            double durationSeconds,
+            Weather weather,
+            Map<String, Profile> profiles,
+            long seed,
+            List<TalkLoss> talkLosses) {
+        this(plan, start, durationSeconds, weather, profiles, seed, talkLosses, List.of());
     }
 }

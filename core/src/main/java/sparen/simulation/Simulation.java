@@ -65,7 +65,8 @@ public final class Simulation {
                             scenario.weather(),
                             scenario.profiles(),
                             scenario.seed(),
-                            scenario.talkLosses()),
+                            scenario.talkLosses(),
+                            scenario.requests()),
                     inputs);
         }
     }

@@ -13,11 +13,15 @@ final class SiteInputs {
     final List<ArrayInput> controllers = new ArrayList<>();
     final List<ArrayInput> acArrays = new ArrayList<>();
     final double[] sunAltitudeDegrees;
+    private final Scenario scenario;
+    private final double[][] arrayVolts;
     private final List<StepInput> patterns = new ArrayList<>();
     private final List<StepInput> dcSources = new ArrayList<>();
 
     SiteInputs(Scenario scenario) {
         Site site = scenario.plan().site();
+        this.scenario = scenario;
+        arrayVolts = new double[site.controllers().size()][];
         sunAltitudeDegrees = scenario.weather().sunAltitudeDegrees();
         for (ChargeController controller : site.controllers()) {
             double[] watts = new double[scenario.weather().minutes()];
@@ -60,6 +64,28 @@ final class SiteInputs {
                 amperes[i] += watts[i] / array.string().orElseThrow().maximumPowerVolts();
             }
         }
+    }
+
+    /** Open-circuit voltage of the arrays of a controller, minute by minute (V); worked out when first asked for. */
+    synchronized double[] arrayVolts(int controller) {
+        if (arrayVolts[controller] == null) {
+            Site site = scenario.plan().site();
+            double[] highest = new double[scenario.weather().minutes()];
+            for (SolarArray array : site.arrays()) {
+                if (site.controllers().get(controller).arrays().contains(array.id())) {
+                    double[] volts = ArrayOutput.openCircuitVolts(
+                            array,
+                            scenario.weather(),
+                            scenario.start(),
+                            site.location().zone());
+                    for (int i = 0; i < highest.length; i++) {
+                        highest[i] = Math.max(highest[i], volts[i]);
+                    }
+                }
+            }
+            arrayVolts[controller] = highest;
+        }
+        return arrayVolts[controller];
     }
 
     /** A load's steps from the start on, null for one that draws the same all the time. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import sparen.power.EngineGenerator;
+import sparen.program.Output;
 import sparen.site.Load;
 
 /** What the contacts of all outputs act on: loads, and other devices by their enable, supply or start signal. */
@@ -31,16 +32,20 @@ final class Targets {
                 if (load >= 0) {
                     outputOfLoad[load] = i;
                 } else {
-                    devices.add(new Device(i, acting(id)));
+                    devices.add(new Device(i, acting(outputs[i].output(), id)));
                 }
             }
         }
     }
 
-    private Acts acting(String id) {
+    private Acts acting(Output output, String id) {
         for (ControllerAtWork controller : circuit.controllers) {
             if (controller.controller.id().equals(id)) {
-                return controller.regulator::enable;
+                return switch (output.side().orElse(Output.Side.ENABLE)) {
+                    case ENABLE -> controller.regulator::enable;
+                    case ARRAY -> closed -> circuit.connectArray(controller, closed);
+                    case BATTERY -> closed -> circuit.connectController(controller, closed);
+                };
             }
         }
         for (ConverterAtWork converter : circuit.converters) {

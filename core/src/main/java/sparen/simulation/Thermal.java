@@ -70,6 +70,11 @@ final class Thermal {
         return heats ? enclosure.heater().orElseThrow().watts() : 0;
     }
 
+    /** The air's temperature at the last sample (°C). */
+    double sampledAirCelsius() {
+        return airCelsius(next - SAMPLE_SECONDS);
+    }
+
     double airCelsius(double seconds) {
         return air[(int) Math.max(0, Math.min(air.length - 1, seconds / 60))];
     }

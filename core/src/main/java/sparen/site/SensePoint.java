@@ -11,9 +11,18 @@ import sparen.quantity.InvalidQuantity;
  * @param name how a sentence names it
  * @param place the node of the circuit
  * @param offsetVolts what the device reads above the true voltage there (V), −10 to 10
+ * @param resolutionVolts the device reads in steps of this, rounded to the nearest (V), 0.0001 to 10; absent for no steps
+ * @param sampleSeconds it looks only at whole multiples of this (s), 0.01 to 3600; absent for all the time
  * @param device id of the controller, inverter or load whose terminals are sensed; for the places at a device and for no other
  */
-public record SensePoint(String id, String name, Place place, double offsetVolts, Optional<String> device) {
+public record SensePoint(
+        String id,
+        String name,
+        Place place,
+        double offsetVolts,
+        Optional<String> device,
+        Optional<Double> resolutionVolts,
+        Optional<Double> sampleSeconds) {
     /** The nodes where voltage can be sensed. */
     public enum Place {
         /** At the battery itself, before the main cable. */
@@ -37,6 +46,8 @@ public record SensePoint(String id, String name, Place place, double offsetVolts
         Bounds.present("place", place);
         Bounds.within("offsetVolts", offsetVolts, "V", -10, 10);
         device = Bounds.orEmpty(device);
+        resolutionVolts = Bounds.optional("resolutionVolts", resolutionVolts, "V", 1e-4, 10);
+        sampleSeconds = Bounds.optional("sampleSeconds", sampleSeconds, "s", 0.01, 3600);
         if (device.isPresent() != place.isAtDevice()) {
             throw new InvalidQuantity(
                     "device",
@@ -47,5 +58,10 @@ public record SensePoint(String id, String name, Place place, double offsetVolts
     /** A sense point at the battery or the bus. */
     public SensePoint(String id, String name, Place place, double offsetVolts) {
         this(id, name, place, offsetVolts, Optional.empty());
+    }
+
+    /** A sense point of a device that reads without steps, all the time. */
+    public SensePoint(String id, String name, Place place, double offsetVolts, Optional<String> device) {
+        this(id, name, place, offsetVolts, device, Optional.empty(), Optional.empty());
     }
 }

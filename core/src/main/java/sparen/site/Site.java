@@ -239,6 +239,17 @@ public record Site(
         return ids;
     }
 
+    /** What the crew calls a charger. */
+    public String chargerName(String id) {
+        return controllers.stream()
+                .filter(controller -> controller.id().equals(id))
+                .map(ChargeController::name)
+                .findFirst()
+                .orElseGet(() -> inverter.filter(one -> one.id().equals(id))
+                        .map(Inverter::name)
+                        .orElse(id));
+    }
+
     /** Ids of all that an output can act on: loads, controllers, converters, the inverter, generators. */
     public List<String> switchable() {
         List<String> ids = new ArrayList<>(ids(loads, Load::id));

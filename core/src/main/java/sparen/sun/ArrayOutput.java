@@ -48,6 +48,24 @@ public final class ArrayOutput {
         return watts(array, weather, Instant.EPOCH, ZoneId.of("UTC"));
     }
 
+    /** Open-circuit voltage (V) of the strings of an array that has them told, minute by minute; see {@link #watts}. */
+    public static double[] openCircuitVolts(SolarArray array, Weather weather, Instant start, ZoneId zone) {
+        Plane plane = new Plane(array);
+        ModuleString string = array.string().orElseThrow();
+        double[] volts = new double[weather.minutes()];
+        for (int i = 0; i < volts.length; i++) {
+            if (i % 1440 == 0) {
+                plane.setMonth(start.plusSeconds(60L * i).atZone(zone).getMonthValue());
+            }
+            if (weather.diffuseWatts()[i] > 0 || weather.beamWatts()[i] > 0) {
+                double inPlane = plane.irradiance(weather, i) * plane.factor / plane.clean;
+                double cell = cellCelsius(array, weather.ambientCelsius()[i], inPlane);
+                volts[i] = openCircuitVolts(string, inPlane, cell);
+            }
+        }
+        return volts;
+    }
+
     /** Temperature of its cells (°C) under an irradiance in its plane (W/m²). */
     public static double cellCelsius(SolarArray array, double ambientCelsius, double inPlaneWatts) {
         return ambientCelsius + inPlaneWatts / 800 * (array.nominalCellCelsius() - 20);

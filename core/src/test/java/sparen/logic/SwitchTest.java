@@ -4,13 +4,15 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import org.testng.annotations.Test;
 
 /** The promises of the package, by number. */
 public class SwitchTest {
     private static Switch disconnect() {
-        return new Switch(
-                new SwitchLogic(new Condition.AtOrAbove(0, 12.6), 60, new Condition.AtOrBelow(0, 11.6), 20, true));
+        return new Switch(SwitchLogic.startsOn(
+                List.of(Way.when(new Condition.AtOrAbove(0, 12.6), 60, "LVR")),
+                List.of(Way.when(new Condition.AtOrBelow(0, 11.6), 20, "LVD"))));
     }
 
     @Test

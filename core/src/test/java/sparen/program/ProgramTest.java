@@ -7,6 +7,7 @@ import static org.testng.Assert.expectThrows;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.logic.Signal;
 import sparen.logic.SwitchLogic;
@@ -22,41 +23,67 @@ public class ProgramTest {
     private static final Plan PLAN =
             new Sites.Circuit(TABLE, 100, 0.5).load("radio", 2, 11.5, 12.5, 20).plan();
     private static final Site SITE = PLAN.site();
+    private static final Surroundings AROUND = Surroundings.of(PLAN);
 
     @Test
     public void sentencesSayWhatTheRuleDoes() {
         assertEquals(
                 new VoltageDisconnect("point", 46.2, 20, 50.4, 120)
-                        .sentence(SITE)
+                        .sentence(AROUND)
                         .plain(),
                 "Opens when sense point stays at or below 46.2 V for 20 s, closes at or above 50.4 V for 2 min.");
         assertEquals(
-                new LowBatterySignal("point", 12, 60, 12.6, 5400).sentence(SITE).plain(),
+                new LowBatterySignal("point", 12, 60, 12.6, 5400)
+                        .sentence(AROUND)
+                        .plain(),
                 "Signals low battery when sense point stays at or below 12 V for 1 min, clears at or above 12.6 V"
                         + " for 1 h 30 min.");
         assertEquals(
-                new DuskToDawn(-6, 90).sentence(SITE).plain(),
+                new DuskToDawn(-6, 90).sentence(AROUND).plain(),
                 "Closes from dusk, when the sun has been at or below -6 ° for 1 min 30 s, to dawn.");
     }
 
-    /** Every chip names a component of its record and carries its value, so that editing it changes that and nothing else. */
-    @Test
-    public void chipsNameTheFieldsOfTheirRecord() {
-        for (Rule rule : List.of(
-                new VoltageDisconnect("point", 11.5, 20, 12.5, 120),
-                new LowBatterySignal("point", 12, 60, 12.6, 600),
-                new DuskToDawn(-6, 90))) {
-            List<String> fields = rule.sentence(SITE).parts().stream()
-                    .filter(part -> !(part instanceof Sentence.Words))
-                    .map(part -> part instanceof Sentence.NumberChip number
-                            ? number.field()
-                            : ((Sentence.ChoiceChip) part).field())
-                    .toList();
-            List<String> components = List.of(rule.getClass().getRecordComponents()).stream()
-                    .map(java.lang.reflect.RecordComponent::getName)
-                    .toList();
-            assertEquals(fields, components);
+    /** Every kind of rule, with its usual numbers where a site has all that rules can ask for. */
+    @DataProvider
+    public Object[][] kinds() {
+        return Rules.ALL.stream().map(kind -> new Object[] {kind}).toArray(Object[][]::new);
+    }
+
+    /** Every chip names a component of its record by its path and carries its value, so that editing it changes that and nothing else. */
+    @Test(dataProvider = "kinds")
+    public void isOfferedSaysWhatItDoesAndNamesTheFieldsItSays(RuleKind kind) throws ReflectiveOperationException {
+        Surroundings around = Surroundings.of(FullSite.PLAN)
+                .at(FullSite.PLAN.program().outputs().get(0));
+        Rule rule = kind.usual().apply(around).orElseThrow();
+        assertEquals(rule.getClass(), kind.type());
+        rule.compile(around);
+        Sentence said = rule.sentence(around);
+        assertTrue(said.plain().endsWith("."), said.plain());
+        int chips = 0;
+        for (Sentence.Part part : said.parts()) {
+            if (part instanceof Sentence.NumberChip number) {
+                assertEquals(at(rule, number.field()), number.value(), number.field());
+                chips++;
+            } else if (part instanceof Sentence.ChoiceChip choice) {
+                assertEquals(String.valueOf(at(rule, choice.field())), choice.value(), choice.field());
+                assertTrue(choice.choices().stream().anyMatch(one -> one.value().equals(choice.value())));
+                chips++;
+            }
         }
+        assertTrue(chips > 0, "nothing to edit in: " + said.plain());
+    }
+
+    private static Object at(Object from, String path) throws ReflectiveOperationException {
+        Object at = from;
+        for (String step : path.split("\\.")) {
+            if (at instanceof List<?> list) {
+                at = list.get(Integer.parseInt(step));
+            } else {
+                at = at.getClass().getMethod(step).invoke(at);
+            }
+            at = at instanceof Optional<?> optional ? optional.orElseThrow() : at;
+        }
+        return at;
     }
 
     /** A sense point that reads 0.2 V low makes the true voltage at which it acts 0.2 V higher. */
@@ -73,14 +100,14 @@ public class ProgramTest {
                 SITE.sources(),
                 SITE.loads(),
                 List.of(new sparen.site.SensePoint("point", "p", sparen.site.SensePoint.Place.BUS, -0.2)));
-        SwitchLogic logic = new VoltageDisconnect("point", 11.5, 0, 12.5, 0).compile(site);
-        double[] signals = new double[Signal.FIRST_OF_SITE];
+        SwitchLogic logic = new VoltageDisconnect("point", 11.5, 0, 12.5, 0).compile(Surroundings.of(site, List.of()));
+        double[] signals = new double[Surroundings.of(site, List.of()).count()];
         signals[Signal.BUS_VOLTS] = 11.69;
-        assertTrue(logic.turnsOff().holds(signals));
+        assertTrue(logic.turnsOff().get(0).when().holds(signals));
         signals[Signal.BUS_VOLTS] = 11.71;
-        assertTrue(!logic.turnsOff().holds(signals));
-        String reason = new VoltageDisconnect("point", 11.5, 5, 12.5, 0).reason(site, false, signals);
-        assertEquals(reason, "p at or below LVD 11.5 V for 5 s; it reads 11.510 V");
+        assertTrue(!logic.turnsOff().get(0).when().holds(signals));
+        assertEquals(logic.turnsOff().get(0).because(), "p at or below LVD 11.5 V");
+        assertEquals(logic.turnsOff().get(0).reading().orElseThrow().told(signals), "11.510 V");
     }
 
     @Test

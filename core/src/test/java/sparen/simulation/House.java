@@ -8,6 +8,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.UnaryOperator;
 import sparen.format.Profile;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
@@ -67,6 +68,10 @@ final class House {
     AcProgram ac = AcProgram.PLAIN;
     List<ChargeProgram> charging = List.of();
     List<TalkLoss> talkLosses = List.of();
+    List<Request> requests = List.of();
+    SensePoint point = new SensePoint("point", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0);
+    Optional<DayType> weather = Optional.empty();
+    double airCelsius = 10;
     long seed = 1;
 
     /** An inverter/charger of 3 kW, surge 2× for 5 s, that assists. */
@@ -138,6 +143,42 @@ final class House {
         return this;
     }
 
+    /** Changes the output that was put last. */
+    House last(UnaryOperator<Output> change) {
+        outputs.set(outputs.size() - 1, change.apply(outputs.get(outputs.size() - 1)));
+        return this;
+    }
+
+    /** A clear day on an array of 80 V open circuit behind a controller of 60 A. */
+    House sun(String controller, double peakWatts) {
+        arrays.add(new SolarArray(
+                "of-" + controller,
+                "array",
+                peakWatts,
+                40,
+                180,
+                -0.004,
+                45,
+                0.05,
+                Optional.of(new SolarArray.ModuleString(80, 66, -0.003, 120)),
+                Optional.empty(),
+                List.of(),
+                Optional.empty()));
+        controllers.add(new ChargeController(
+                controller, controller, List.of("of-" + controller), 60, 0.97, 1, Cable.measured(0.002)));
+        charging = new ArrayList<>(charging);
+        charging.add(new ChargeProgram(controller, 53.9, 1800, 53.6, 51, 600));
+        weather = Optional.of(DayType.CLEAR);
+        return this;
+    }
+
+    /** A monitor that has 400 Ah in mind and reports whole percents each second. */
+    House monitor(double startCount) {
+        startCharge = startCount;
+        monitors.add(new BatteryMonitor("monitor", "monitor", 400, 1, 0, 0, 1, 1, 54, 4, 60, List.of()));
+        return this;
+    }
+
     House source(double... secondsAndAmperes) {
         List<CurrentSource.Point> points = new ArrayList<>();
         for (int i = 0; i < secondsAndAmperes.length; i += 2) {
@@ -200,7 +241,7 @@ final class House {
                 controllers,
                 sources,
                 loads,
-                List.of(new SensePoint("point", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0)),
+                List.of(point),
                 monitors,
                 converters,
                 inverter,
@@ -213,15 +254,16 @@ final class House {
 
     Scenario scenario(double seconds) {
         int minutes = (int) Math.ceil(seconds / 60);
-        DayType type = arrays.isEmpty() ? DayType.DULL : DayType.values()[(int) (seed % 3)];
+        DayType type = weather.orElse(arrays.isEmpty() ? DayType.DULL : DayType.values()[(int) (seed % 3)]);
         return new Scenario(
                 plan(),
                 START,
                 seconds,
-                WeatherGenerator.generate(Sites.SUBARCTIC, START, minutes, type, 10, seed),
+                WeatherGenerator.generate(Sites.SUBARCTIC, START, minutes, type, airCelsius, seed),
                 profiles,
                 seed,
-                talkLosses);
+                talkLosses,
+                requests);
     }
 
     RunResult run(double seconds) {

@@ -1,20 +1,15 @@
 package sparen.document;
 
 import com.fasterxml.jackson.annotation.JsonInclude;
-import com.fasterxml.jackson.annotation.JsonSubTypes;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Stream;
-import sparen.program.DuskToDawn;
-import sparen.program.GeneratorStart;
-import sparen.program.LowBatterySignal;
+import sparen.program.FreeCondition;
 import sparen.program.Rule;
+import sparen.program.Rules;
 import sparen.program.Sentence;
-import sparen.program.SurplusBySoc;
-import sparen.program.VoltageDisconnect;
-import sparen.program.VoltageDiversion;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.AcSource;
 import sparen.site.Consumption;
@@ -28,15 +23,29 @@ import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.jsontype.NamedType;
 
 /** Reads and writes plan documents, and sets up JSON for everything that carries records of the core. */
 public final class Documents {
-    /** For each of the core's sealed types how its kinds are told apart in JSON: by a field {@code kind}. */
-    public static final Map<Class<?>, Class<?>> MIXINS = Map.of(
-            Rule.class, RuleKinds.class,
-            Consumption.class, ConsumptionKinds.class,
-            AcSource.class, AcSourceKinds.class,
-            Sentence.Part.class, PartKinds.class);
+    /** For each type of the core that has kinds: their names in JSON, told by a field {@code kind}, and their records. */
+    public static final Map<Class<?>, Map<String, Class<?>>> KINDS = kinds();
+
+    private static Map<Class<?>, Map<String, Class<?>>> kinds() {
+        Map<Class<?>, Map<String, Class<?>>> all = new LinkedHashMap<>();
+        Map<String, Class<?>> rules = new LinkedHashMap<>();
+        Rules.ALL.forEach(kind -> rules.put(kind.name(), kind.type()));
+        all.put(Rule.class, rules);
+        for (Class<?> sealed : List.of(
+                FreeCondition.class, Consumption.class, AcSource.class, Sentence.Part.class)) {
+            Map<String, Class<?>> named = new LinkedHashMap<>();
+            for (Class<?> kind : sealed.getPermittedSubclasses()) {
+                String name = kind.getSimpleName().replace("Chip", "");
+                named.put(Character.toLowerCase(name.charAt(0)) + name.substring(1), kind);
+            }
+            all.put(sealed, named);
+        }
+        return all;
+    }
 
     private static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
 
@@ -44,7 +53,10 @@ public final class Documents {
 
     /** Sets up a mapper: strict, records of the core by their own component names. */
     public static JsonMapper.Builder configure(JsonMapper.Builder builder) {
-        MIXINS.forEach(builder::addMixIn);
+        KINDS.forEach((type, kinds) -> {
+            builder.addMixIn(type, ByKind.class);
+            kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
+        });
         return builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -126,51 +138,13 @@ public final class Documents {
         if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
             return type == boolean.class ? "true or false" : "a number";
         }
-        if (MIXINS.containsKey(type)) {
-            List<String> kinds = Stream.of(
-                            MIXINS.get(type).getAnnotation(JsonSubTypes.class).value())
-                    .map(JsonSubTypes.Type::name)
-                    .toList();
-            return "an object with \"kind\" one of " + kinds;
+        if (KINDS.containsKey(type)) {
+            return "an object with \"kind\" one of " + List.copyOf(KINDS.get(type).keySet());
         }
         return type == String.class ? "a text" : Collection.class.isAssignableFrom(type) ? "a list" : "an object";
     }
 
+    /** How kinds are told apart. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = VoltageDisconnect.class, name = "voltageDisconnect"),
-        @JsonSubTypes.Type(value = DuskToDawn.class, name = "duskToDawn"),
-        @JsonSubTypes.Type(value = LowBatterySignal.class, name = "lowBatterySignal"),
-        @JsonSubTypes.Type(value = SurplusBySoc.class, name = "surplusBySoc"),
-        @JsonSubTypes.Type(value = VoltageDiversion.class, name = "voltageDiversion"),
-        @JsonSubTypes.Type(value = GeneratorStart.class, name = "generatorStart")
-    })
-    private interface RuleKinds {}
-
-    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = Consumption.ConstantPower.class, name = "constantPower"),
-        @JsonSubTypes.Type(value = Consumption.ConstantCurrent.class, name = "constantCurrent"),
-        @JsonSubTypes.Type(value = Consumption.Resistance.class, name = "resistance"),
-        @JsonSubTypes.Type(value = Consumption.Cycling.class, name = "cycling"),
-        @JsonSubTypes.Type(value = Consumption.Scheduled.class, name = "scheduled"),
-        @JsonSubTypes.Type(value = Consumption.Occupancy.class, name = "occupancy"),
-        @JsonSubTypes.Type(value = Consumption.ImportedProfile.class, name = "importedProfile")
-    })
-    private interface ConsumptionKinds {}
-
-    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = AcSource.Generator.class, name = "generator"),
-        @JsonSubTypes.Type(value = AcSource.Feeder.class, name = "feeder")
-    })
-    private interface AcSourceKinds {}
-
-    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")
-    @JsonSubTypes({
-        @JsonSubTypes.Type(value = Sentence.Words.class, name = "words"),
-        @JsonSubTypes.Type(value = Sentence.NumberChip.class, name = "number"),
-        @JsonSubTypes.Type(value = Sentence.ChoiceChip.class, name = "choice")
-    })
-    private interface PartKinds {}
+    public interface ByKind {}
 }

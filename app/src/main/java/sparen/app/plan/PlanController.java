@@ -18,6 +18,7 @@ import sparen.document.PlanDocument;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Sentence;
+import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 
 /** Plans: reading them, saving them, and what they say. */
@@ -100,10 +101,11 @@ class PlanController {
     }
 
     private static OutputReading read(Plan plan, Output output) {
+        Surroundings around = Surroundings.of(plan).at(output);
         return new OutputReading(
                 output.id(),
-                output.automatic().map(rule -> rule.sentence(plan.site())),
-                output.protection().map(rule -> rule.sentence(plan.site())));
+                output.automatic().map(rule -> rule.sentence(around)),
+                output.protection().map(rule -> rule.sentence(around)));
     }
 
     private static LoadedRevision told(PlanService.Loaded loaded) {

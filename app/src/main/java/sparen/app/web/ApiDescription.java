@@ -1,6 +1,5 @@
 package sparen.app.web;
 
-import com.fasterxml.jackson.annotation.JsonSubTypes;
 import io.swagger.v3.oas.models.OpenAPI;
 import io.swagger.v3.oas.models.info.Info;
 import io.swagger.v3.oas.models.media.Discriminator;
@@ -23,21 +22,21 @@ class ApiDescription implements OpenApiCustomizer {
     @Override
     public void customise(OpenAPI api) {
         api.info(new Info().title("Sparen").version("1")).servers(null);
-        Documents.MIXINS.forEach((type, kinds) -> describe(api.getComponents().getSchemas(), type, kinds));
+        Documents.KINDS.forEach((type, kinds) -> describe(api.getComponents().getSchemas(), type, kinds));
     }
 
     @SuppressWarnings({"rawtypes", "unchecked"})
-    private static void describe(Map<String, Schema> schemas, Class<?> type, Class<?> kinds) {
+    private static void describe(Map<String, Schema> schemas, Class<?> type, Map<String, Class<?>> kinds) {
         Schema<?> base = new Schema<>();
         Discriminator discriminator = new Discriminator().propertyName(KIND);
-        for (JsonSubTypes.Type kind : kinds.getAnnotation(JsonSubTypes.class).value()) {
-            String name = kind.value().getSimpleName();
+        for (Map.Entry<String, Class<?>> kind : kinds.entrySet()) {
+            String name = kind.getValue().getSimpleName();
             Schema<?> inherited = schemas.get(name);
             if (inherited == null || inherited.getAllOf() == null) {
                 continue;
             }
             Map<String, Schema> properties = new LinkedHashMap<>();
-            properties.put(KIND, new StringSchema()._enum(List.of(kind.name())));
+            properties.put(KIND, new StringSchema()._enum(List.of(kind.getKey())));
             inherited.getAllOf().stream()
                     .filter(part -> part.getProperties() != null)
                     .forEach(part -> properties.putAll(part.getProperties()));
@@ -46,7 +45,7 @@ class ApiDescription implements OpenApiCustomizer {
             plain.setRequired(properties.keySet().stream().toList());
             schemas.put(name, plain);
             base.addOneOfItem(new Schema<>().$ref(REFERENCE + name));
-            discriminator.mapping(kind.name(), REFERENCE + name);
+            discriminator.mapping(kind.getKey(), REFERENCE + name);
         }
         base.setDiscriminator(discriminator);
         schemas.put(type.getSimpleName(), base);

@@ -1,7 +1,14 @@
 package sparen.app.web;
 
+import com.fasterxml.jackson.databind.AnnotationIntrospector;
+import com.fasterxml.jackson.databind.ObjectMapper;
+import com.fasterxml.jackson.databind.introspect.Annotated;
+import com.fasterxml.jackson.databind.introspect.NopAnnotationIntrospector;
+import com.fasterxml.jackson.databind.jsontype.NamedType;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.core.util.Json31;
+import java.util.List;
+import java.util.Map;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -17,10 +24,26 @@ class JsonConfiguration {
 
     @Bean
     RequiredComponents requiredComponents() {
-        Documents.MIXINS.forEach((type, kinds) -> {
-            Json.mapper().addMixIn(type, kinds);
-            Json31.mapper().addMixIn(type, kinds);
-        });
+        for (ObjectMapper mapper : List.of(Json.mapper(), Json31.mapper())) {
+            Documents.KINDS.keySet().forEach(type -> mapper.addMixIn(type, Documents.ByKind.class));
+            mapper.setAnnotationIntrospector(AnnotationIntrospector.pair(
+                    new Kinds(), mapper.getSerializationConfig().getAnnotationIntrospector()));
+        }
         return new RequiredComponents();
+    }
+
+    /** Tells the description of the API the kinds of a type. */
+    private static final class Kinds extends NopAnnotationIntrospector {
+        private static final long serialVersionUID = 1L;
+
+        @Override
+        public List<NamedType> findSubtypes(Annotated annotated) {
+            Map<String, Class<?>> kinds = Documents.KINDS.get(annotated.getRawType());
+            return kinds == null
+                    ? null
+                    : kinds.entrySet().stream()
+                            .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
+                            .toList();
+        }
     }
 }

@@ -1,0 +1,19 @@
+package sparen.logic;
+
+import java.util.Locale;
+
+/**
+ * How a device's reading follows from a signal, for telling what it read: signal × factor + offset.
+ *
+ * @param signal index of the signal
+ * @param factor from the signal's unit to the one that is shown
+ * @param offset in the unit that is shown
+ * @param unit such as V
+ * @param decimals shown after the point, 0 to 6
+ */
+public record Reading(int signal, double factor, double offset, String unit, int decimals) {
+    /** What it reads now, with its unit. */
+    public String told(double[] signals) {
+        return String.format(Locale.ROOT, "%." + decimals + "f %s", signals[signal] * factor + offset, unit);
+    }
+}

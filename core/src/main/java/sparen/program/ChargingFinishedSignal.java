@@ -1,0 +1,44 @@
+package sparen.program;
+
+import sparen.logic.Condition;
+import sparen.logic.SwitchLogic;
+import sparen.quantity.Bounds;
+
+/**
+ * Signals that charging is finished: a charger has reached float, or stopped, until the next cycle begins.
+ *
+ * @param charger id of the charger whose stage decides
+ * @param delaySeconds after so long in it (s), 0 to 86,400
+ */
+public record ChargingFinishedSignal(String charger, double delaySeconds) implements Rule {
+    static final RuleKind KIND = new RuleKind(
+            "chargingFinishedSignal",
+            ChargingFinishedSignal.class,
+            Purpose.TELL_SOMEONE,
+            "charging finished",
+            around -> Usual.byCharger(around, charger -> new ChargingFinishedSignal(charger, 60)));
+
+    private static final int FLOAT = 2;
+    private static final int OFF = 4;
+
+    public ChargingFinishedSignal {
+        Bounds.id("charger", charger);
+        Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
+    }
+
+    @Override
+    public SwitchLogic compile(Surroundings around) {
+        int stage = around.stage(charger);
+        Condition finished = Ways.any(Ways.is(stage, FLOAT), Ways.is(stage, OFF));
+        return SwitchLogic.follows(finished, delaySeconds, 0, "charging is finished", "a new cycle has begun");
+    }
+
+    @Override
+    public Sentence sentence(Surroundings around) {
+        return Sentence.start("Signals when ")
+                .charger("charger", charger, around.site())
+                .then(" has finished charging for ")
+                .seconds("delaySeconds", "delay", delaySeconds)
+                .then(".");
+    }
+}

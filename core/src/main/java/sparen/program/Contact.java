@@ -1,0 +1,70 @@
+package sparen.program;
+
+import java.util.Optional;
+import sparen.quantity.Bounds;
+
+/**
+ * The physical facts of an output's contact: its maker's ratings, and how its coil behaves.
+ *
+ * @param kind what switches
+ * @param powered whether it sources a voltage of its own; absent for a dry contact
+ * @param dcAmperes rated for direct current (A), 0 to 10,000
+ * @param dcVolts at up to this voltage (V), 0 to 2000
+ * @param acAmperes rated for alternating current (A), 0 to 10,000
+ * @param inrushAmperes it may close on (A), 0 to 100,000
+ * @param operateSeconds it takes to move (s), 0 to 10
+ * @param pullInVolts its coil needs to pull in, at the main bus (V), 0 to 1000
+ * @param dropOutVolts below which the coil lets go (V), 0 to 1000
+ * @param pullInWatts what the coil draws while it pulls in (W), 0 to 2000
+ */
+public record Contact(
+        Kind kind,
+        Optional<Boolean> powered,
+        Optional<Double> dcAmperes,
+        Optional<Double> dcVolts,
+        Optional<Double> acAmperes,
+        Optional<Double> inrushAmperes,
+        Optional<Double> operateSeconds,
+        Optional<Double> pullInVolts,
+        Optional<Double> dropOutVolts,
+        Optional<Double> pullInWatts) {
+    /** What switches. */
+    public enum Kind {
+        /** A relay or contactor that falls back without its coil. */
+        RELAY,
+        /** A relay that stays where it was put. */
+        LATCHING,
+        /** A transistor that blocks one way only; its body diode conducts the other. */
+        SOLID_STATE_ONE_WAY,
+        /** Transistors that block both ways. */
+        SOLID_STATE_TWO_WAY
+    }
+
+    public Contact {
+        Bounds.present("kind", kind);
+        powered = Bounds.orEmpty(powered);
+        dcAmperes = Bounds.optional("dcAmperes", dcAmperes, "A", 0, 10_000);
+        dcVolts = Bounds.optional("dcVolts", dcVolts, "V", 0, 2000);
+        acAmperes = Bounds.optional("acAmperes", acAmperes, "A", 0, 10_000);
+        inrushAmperes = Bounds.optional("inrushAmperes", inrushAmperes, "A", 0, 100_000);
+        operateSeconds = Bounds.optional("operateSeconds", operateSeconds, "s", 0, 10);
+        pullInVolts = Bounds.optional("pullInVolts", pullInVolts, "V", 0, 1000);
+        dropOutVolts = Bounds.optional("dropOutVolts", dropOutVolts, "V", 0, 1000);
+        pullInWatts = Bounds.optional("pullInWatts", pullInWatts, "W", 0, 2000);
+    }
+
+    /** A contact of a kind of which nothing else is known. */
+    public static Contact of(Kind kind) {
+        return new Contact(
+                kind,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+}

@@ -1,0 +1,41 @@
+package sparen.program;
+
+import sparen.quantity.Bounds;
+
+/**
+ * What becomes of an output whose protection keeps opening it: each trip within the time makes it wait longer, and after so many it
+ * stays open.
+ *
+ * @param trips after so many openings by protection, 1 to 100,
+ * @param withinSeconds within this (s), 1 to 2,592,000, it stays open
+ * @param growthFactor each trip before that makes it wait so many times longer than the last before it closes again, 1 to 10
+ * @param firstWaitSeconds wait after the first trip (s), 0 to 86,400
+ * @param release what lets it close again
+ * @param waitSeconds how long it stays open where time releases it (s), 0 to 2,592,000
+ */
+public record Lockout(
+        int trips,
+        double withinSeconds,
+        double growthFactor,
+        double firstWaitSeconds,
+        Release release,
+        double waitSeconds) {
+    /** What lets a locked-out output close again. */
+    public enum Release {
+        /** Its wait is over. */
+        TIME,
+        /** The sun rises. */
+        DAWN,
+        /** Somebody comes; in a run nobody does. */
+        HAND
+    }
+
+    public Lockout {
+        Bounds.within("trips", trips, "trips", 1, 100);
+        Bounds.within("withinSeconds", withinSeconds, "s", 1, 2_592_000);
+        Bounds.within("growthFactor", growthFactor, "×", 1, 10);
+        Bounds.within("firstWaitSeconds", firstWaitSeconds, "s", 0, 86_400);
+        Bounds.present("release", release);
+        Bounds.within("waitSeconds", waitSeconds, "s", 0, 2_592_000);
+    }
+}
