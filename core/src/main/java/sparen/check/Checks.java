@@ -3,25 +3,116 @@ package sparen.check;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Stream;
 import sparen.format.Profile;
 import sparen.program.Plan;
+import sparen.simulation.RunResult;
 
-/** All checks, in the order their findings are told. */
+/** All checks. A new one is a class in a file of its own and a line here. */
 public final class Checks {
-    private static final List<Check> ALL = List.of(
-            new ReconnectOrder(), new HysteresisAgainstSag(), new DisconnectBelowBattery(), new TestForceLeft());
+    private static final List<Check> STATIC = List.of(
+            new HysteresisAgainstSag(),
+            new ReconnectOrder(),
+            new RecoveryDeadlock(),
+            new WakeUpUnheard(),
+            new WrongSideOfContact(),
+            new SensedElsewhere(),
+            new WarningOrder(),
+            new HardCutOffOrder(),
+            new FloatAboveAbsorption(),
+            new RechargeAboveFloat(),
+            new DiversionUnreachable(),
+            new DiversionDrainsBattery(),
+            new DisconnectBelowBattery(),
+            new DisconnectBelowBms(),
+            new DisconnectBelowInverter(),
+            new OrderFlipsInCold(),
+            new ReconnectUnreachable(),
+            new WrongScale(),
+            new RegulationAboveBattery(),
+            new RegulationAtBmsLimit(),
+            new LithiumByLeadAcidProfile(),
+            new CompensationWithoutCeiling(),
+            new InverterWindowCutsRange(),
+            new MonitorCapacity(),
+            new LoadsPastShunt(),
+            new WholePercentPingPong(),
+            new SocWithoutBackstop(),
+            new ClippedByCurrent(),
+            new ChargeAboveBatteries(),
+            new AbsorptionTooShort(),
+            new AcInputLimit(),
+            new GeneratorLegs(),
+            new InverterOverload(),
+            new ContactRating(),
+            new InrushWelds(),
+            new CoilDropsOut(),
+            new OneWaySwitch(),
+            new ConductorAndFuse(),
+            new DeadWithMaster(),
+            new DangerousDeadState(),
+            new WindowsConflict(),
+            new WindowTooLong(),
+            new WindowEarnsLittle(),
+            new VolatileClock(),
+            new WindowDisabled(),
+            new TalkStopsUnguarded(),
+            new BmsCascade(),
+            new ColdCharge(),
+            new StringVoltageInCold(),
+            new SoleDiversion(),
+            new DiversionTooSmall(),
+            new IdleDraw(),
+            new SearchMissesLoads(),
+            new GeneratorWaste(),
+            new NeutralBond(),
+            new DelayOfAnotherUnit(),
+            new SurgeTripsDisconnect(),
+            new VentilationNeeded(),
+            new UnconfirmedProtection(),
+            new TestForceLeft(),
+            new TemporaryValueLeft(),
+            new FactoryPassword(),
+            new SupportsNothing(),
+            new CriticalLoadUnprotected());
+
+    private static final List<RunCheck> DYNAMIC = List.of(
+            new Chattered(),
+            new BatteryRanEmpty(),
+            new HazardHappened(),
+            new BmsBeforeDisconnect(),
+            new NeverReconnected(),
+            new NeverDiverted(),
+            new DivertedFromBattery(),
+            new NeverFull(),
+            new GeneratorGaveUp(),
+            new NeverExercised());
 
     private Checks() {}
 
     /**
-     * What all checks find in a plan, the worst first.
+     * What is wrong with a plan by itself, the worst first.
      *
      * @param profiles the consumption profiles its loads name; a load whose profile is missing counts as drawing nothing
      */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles) {
-        return plan.program().outputs().stream()
-                .flatMap(output -> ALL.stream().flatMap(check -> check.look(plan, output, profiles)))
-                .sorted(Comparator.comparing(Finding::severity))
+        Examined examined = new Examined(plan, profiles);
+        return sorted(STATIC.stream().flatMap(check -> check.look(examined)));
+    }
+
+    /** What a run has shown to be wrong with a plan, the worst first. */
+    public static List<Finding> of(Plan plan, Map<String, Profile> profiles, RunResult run) {
+        Examined examined = new Examined(plan, profiles);
+        return sorted(DYNAMIC.stream().flatMap(check -> check.look(examined, run)));
+    }
+
+    /** Simple names of all checks of plans. */
+    static List<String> names() {
+        return STATIC.stream().map(check -> check.getClass().getSimpleName()).toList();
+    }
+
+    private static List<Finding> sorted(Stream<Finding> found) {
+        return found.sorted(Comparator.comparing(Finding::severity).thenComparing(Finding::hazard))
                 .toList();
     }
 }

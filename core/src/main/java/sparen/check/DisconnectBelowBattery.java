@@ -1,31 +1,36 @@
 package sparen.check;
 
-import java.util.Map;
 import java.util.stream.Stream;
-import sparen.format.Profile;
-import sparen.program.Output;
-import sparen.program.Plan;
-import sparen.program.VoltageDisconnect;
+import sparen.program.Level;
 
 /** LVD below the battery's own lowest voltage: the disconnect comes too late to protect it. */
 final class DisconnectBelowBattery implements Check {
     @Override
-    public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return disconnect(output)
-                .filter(rule -> trueVolts(plan, rule) < plan.site().battery().lowestVolts())
-                .map(rule -> finding(
-                        Hazard.OVER_DISCHARGE,
-                        Severity.DANGER,
-                        output,
-                        "LVD is below the lowest voltage the battery's maker allows: the load is cut too late.",
-                        new Compared("LVD, without the sense point's offset", trueVolts(plan, rule), "V"),
-                        new Compared(
-                                "battery's lowest voltage",
-                                plan.site().battery().lowestVolts(),
-                                "V")));
-    }
-
-    private static double trueVolts(Plan plan, VoltageDisconnect rule) {
-        return rule.lvdVolts() - plan.site().sensePoint(rule.sensePoint()).offsetVolts();
+    public Stream<Finding> look(Examined plan) {
+        double lowest = plan.bank().lowestVolts();
+        return plan.levels(Level.Role.DISCONNECT, Level.Role.CUT_OFF)
+                .filter(low -> plan.trueVolts(low) < lowest)
+                .map(low -> Cures.level(
+                        finding(
+                                        Hazard.OVER_DISCHARGE,
+                                        Severity.DANGER,
+                                        low.output().id(),
+                                        "The " + low.level().term()
+                                                + " is below the lowest voltage the battery's maker allows: the load is cut"
+                                                + " too late.")
+                                .about(low.path())
+                                .number(
+                                        low.level().term() + ", without the sense point's offset",
+                                        plan.trueVolts(low),
+                                        "V",
+                                        plan.origin(low.path()))
+                                .number(
+                                        "battery's lowest voltage",
+                                        lowest,
+                                        "V",
+                                        plan.origin("site/battery/lowestVolts"))
+                                .sure(Tolerance.below(plan.trueVolts(low), Tolerance.METER * low.value(), lowest, 0)),
+                        low,
+                        lowest * 1.03 + low.value() - plan.trueVolts(low)));
     }
 }

@@ -2,22 +2,47 @@ package sparen.check;
 
 import java.util.Map;
 import java.util.stream.Stream;
-import sparen.format.Profile;
-import sparen.program.Output;
-import sparen.program.Plan;
+import sparen.check.Examined.Placed;
+import sparen.program.Level;
 
-/** LVR must be above LVD, or the load closes again at the very voltage that opened it. */
+/** Each level that gives back must lie beyond the one that takes away, or the contact turns at the very level that moved it. */
 final class ReconnectOrder implements Check {
+    private static final Map<Level.Role, Level.Role> PARTNERS = Map.of(
+            Level.Role.DISCONNECT, Level.Role.RECONNECT,
+            Level.Role.CUT_OFF, Level.Role.RECONNECT,
+            Level.Role.SHED, Level.Role.RECONNECT,
+            Level.Role.WARNING, Level.Role.CLEARS,
+            Level.Role.TRANSFER_TO_AC, Level.Role.BACK_TO_BATTERY,
+            Level.Role.SURPLUS_OFF, Level.Role.SURPLUS_ON,
+            Level.Role.OVER_VOLTAGE_RELEASE, Level.Role.OVER_VOLTAGE_STOP);
+
+    /** Proposed distance for 12 V (V); common practice, no source. */
+    private static final double USUAL_HYSTERESIS = 1;
+
     @Override
-    public Stream<Finding> look(Plan plan, Output output, Map<String, Profile> profiles) {
-        return disconnect(output)
-                .filter(rule -> rule.lvrVolts() <= rule.lvdVolts())
-                .map(rule -> finding(
-                        Hazard.OVER_DISCHARGE,
-                        Severity.DANGER,
-                        output,
-                        "LVR is not above LVD: the load is reconnected to a battery that is as low as when it was cut.",
-                        new Compared("LVR", rule.lvrVolts(), "V"),
-                        new Compared("LVD", rule.lvdVolts(), "V")));
+    public Stream<Finding> look(Examined plan) {
+        return PARTNERS.keySet().stream()
+                .flatMap(plan::levels)
+                .flatMap(
+                        low -> plan
+                                .partner(low, PARTNERS.get(low.level().role()))
+                                .filter(high -> high.value() <= low.value())
+                                .stream()
+                                .map(high -> told(plan, low, high)));
+    }
+
+    private Finding told(Examined plan, Placed low, Placed high) {
+        boolean takesLoadsOff = low.level().role().disconnects();
+        Finding finding = finding(
+                        takesLoadsOff ? Hazard.OVER_DISCHARGE : Hazard.LOSS_OF_CONTROL,
+                        takesLoadsOff ? Severity.DANGER : Severity.CAUTION,
+                        low.output().id(),
+                        "The " + high.level().term() + " is not above the "
+                                + low.level().term() + ": the contact turns back at the very level that moved it.")
+                .about(high.path())
+                .number(high.level().term(), high.value(), "V", plan.origin(high.path()))
+                .number(low.level().term(), low.value(), "V", plan.origin(low.path()));
+        return Cures.level(
+                finding, high, low.value() + USUAL_HYSTERESIS * plan.site().nominalVolts() / 12);
     }
 }

@@ -45,6 +45,14 @@ final class WorstDraw {
                 .orElse(0.0);
     }
 
+    /** The power (W) of a load by its id, at the site's nominal voltage; 0 for what is no load. */
+    static double watts(Site site, String id, Map<String, Profile> profiles) {
+        return site.loads().stream()
+                .filter(load -> load.id().equals(id))
+                .mapToDouble(load -> watts(load.consumption(), site.nominalVolts(), profiles))
+                .sum();
+    }
+
     private static double watts(Consumption consumption, double volts, Map<String, Profile> profiles) {
         if (consumption instanceof Consumption.ConstantPower constant) {
             return constant.watts();

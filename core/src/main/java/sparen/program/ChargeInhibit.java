@@ -80,4 +80,16 @@ public record ChargeInhibit(
                 .volts("releaseVolts", "over-voltage release", releaseVolts)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("stopVolts", "over-voltage stop", Level.Role.OVER_VOLTAGE_STOP, stopVolts, sensePoint),
+                Level.volts(
+                        "releaseVolts",
+                        "over-voltage release",
+                        Level.Role.OVER_VOLTAGE_RELEASE,
+                        releaseVolts,
+                        sensePoint));
+    }
 }

@@ -216,4 +216,11 @@ public record GeneratorStart(
         String months = quietMonths.isEmpty() ? "" : " in the months " + quietMonths;
         return said.then(months + (finishesEqualization.orElse(false) ? "; finishes an equalization." : "."));
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.percent("startPercent", "generator start", Level.Role.GENERATOR_START_SOC, startPercent),
+                Level.percent("stopPercent", "generator stop", Level.Role.GENERATOR_STOP_SOC, stopPercent));
+    }
 }

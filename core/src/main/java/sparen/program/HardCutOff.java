@@ -63,4 +63,11 @@ public record HardCutOff(
                 .seconds("reconnectDelaySeconds", "reconnect delay", reconnectDelaySeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("cutOffVolts", "hard cut-off", Level.Role.CUT_OFF, cutOffVolts, sensePoint),
+                Level.volts("reconnectVolts", "reconnect", Level.Role.RECONNECT, reconnectVolts, sensePoint));
+    }
 }

@@ -76,4 +76,11 @@ public record InverterEnable(
                 .seconds("offDelaySeconds", "disable delay", offDelaySeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("offVolts", "disable", Level.Role.DISCONNECT, offVolts, sensePoint),
+                Level.volts("onVolts", "enable", Level.Role.RECONNECT, onVolts, sensePoint));
+    }
 }

@@ -59,4 +59,11 @@ public record LowBatterySignal(
                 .seconds("clearsDelaySeconds", "clearing delay", clearsDelaySeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("warningVolts", "warning", Level.Role.WARNING, warningVolts, sensePoint),
+                Level.volts("clearsVolts", "warning clears", Level.Role.CLEARS, clearsVolts, sensePoint));
+    }
 }

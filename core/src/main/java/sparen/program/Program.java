@@ -10,12 +10,16 @@ import sparen.quantity.Bounds;
  * @param charging setpoints, one a charger
  * @param outputs 0 to 100
  * @param ac how the AC side is set; absent where there is none, or for {@link AcProgram#PLAIN}
+ * @param temporary settings changed for a test that have to be put back, 0 to 100
  */
-public record Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
+public record Program(
+        List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac, List<TemporaryValue> temporary) {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
         outputs = List.copyOf(Bounds.present("outputs", outputs));
         ac = Bounds.orEmpty(ac);
+        temporary = Bounds.orNone(temporary);
+        Bounds.within("temporary", temporary.size(), "values", 0, 100);
         Bounds.within("outputs", outputs.size(), "outputs", 0, 100);
         Bounds.unique(
                 "charging", charging.stream().map(ChargeProgram::controller).toList());
@@ -28,5 +32,10 @@ public record Program(List<ChargeProgram> charging, List<Output> outputs, Option
     /** A program without an AC side. */
     public Program(List<ChargeProgram> charging, List<Output> outputs) {
         this(charging, outputs, Optional.empty());
+    }
+
+    /** A program with nothing that has to be put back. */
+    public Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
+        this(charging, outputs, ac, List.of());
     }
 }

@@ -55,4 +55,9 @@ public record ProportionalDiversion(double startVolts, double fullVolts) impleme
                 .volts("fullVolts", "full", fullVolts)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(Level.volts("startVolts", "diversion start", Level.Role.SURPLUS_ON, startVolts, null));
+    }
 }

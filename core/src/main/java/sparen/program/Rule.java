@@ -18,6 +18,11 @@ public interface Rule {
     /** How it is said, with its numbers as chips; fields are paths relative to the rule, such as {@code quiet.fromHour}. */
     Sentence sentence(Surroundings around);
 
+    /** The levels at which it acts. */
+    default List<Level> levels() {
+        return List.of();
+    }
+
     /** Names of requests by hand that it waits for. */
     default List<String> requests() {
         return List.of();

@@ -60,4 +60,11 @@ public record ShedStep(
                 .seconds("staggerSeconds", "stagger", staggerSeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("offVolts", "shed level", Level.Role.SHED, offVolts, sensePoint),
+                Level.volts("onVolts", "reconnect", Level.Role.RECONNECT, onVolts, sensePoint));
+    }
 }

@@ -77,4 +77,13 @@ public record SocDisconnect(
                 .seconds("onDelaySeconds", "reconnect delay", onDelaySeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.percent("offPercent", "SoC disconnect", Level.Role.DISCONNECT_SOC, offPercent),
+                Level.percent("onPercent", "SoC reconnect", Level.Role.RECONNECT_SOC, onPercent),
+                Level.volts(
+                        "backstopVolts", "voltage backstop", Level.Role.DISCONNECT, backstopVolts, backstopSensePoint));
+    }
 }

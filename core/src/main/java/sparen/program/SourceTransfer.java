@@ -66,4 +66,12 @@ public record SourceTransfer(
                 .seconds("toBatteryDelaySeconds", "back delay", toBatteryDelaySeconds)
                 .then(", and at once when the source is gone.");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("toAcVolts", "transfer to AC", Level.Role.TRANSFER_TO_AC, toAcVolts, sensePoint),
+                Level.volts(
+                        "toBatteryVolts", "back to battery", Level.Role.BACK_TO_BATTERY, toBatteryVolts, sensePoint));
+    }
 }

@@ -52,4 +52,11 @@ public record SurplusBySoc(
                 .seconds("offDelaySeconds", "off delay", offDelaySeconds)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.percent("onPercent", "surplus on", Level.Role.SURPLUS_ON_SOC, onPercent),
+                Level.percent("offPercent", "surplus off", Level.Role.SURPLUS_OFF_SOC, offPercent));
+    }
 }

@@ -75,4 +75,10 @@ public record VentilationByGassing(
                 .compensated("millivoltsPerKelvin", millivoltsPerKelvin)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(Level.volts(
+                "gassingVolts", "gassing", Level.Role.GASSING, gassingVolts, sensePoint, millivoltsPerKelvin));
+    }
 }

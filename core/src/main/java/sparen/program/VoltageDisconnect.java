@@ -72,4 +72,11 @@ public record VoltageDisconnect(
                 .compensated("millivoltsPerKelvin", millivoltsPerKelvin)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("lvdVolts", "LVD", Level.Role.DISCONNECT, lvdVolts, sensePoint, millivoltsPerKelvin),
+                Level.volts("lvrVolts", "LVR", Level.Role.RECONNECT, lvrVolts, sensePoint, millivoltsPerKelvin));
+    }
 }

@@ -85,4 +85,17 @@ public record VoltageDiversion(
                 .compensated("millivoltsPerKelvin", millivoltsPerKelvin)
                 .then(".");
     }
+
+    @Override
+    public List<Level> levels() {
+        return List.of(
+                Level.volts("onVolts", "diversion on", Level.Role.SURPLUS_ON, onVolts, sensePoint, millivoltsPerKelvin),
+                Level.volts(
+                        "offVolts",
+                        "diversion off",
+                        Level.Role.SURPLUS_OFF,
+                        offVolts,
+                        sensePoint,
+                        millivoltsPerKelvin));
+    }
 }

@@ -9,7 +9,13 @@ import java.time.LocalDate;
  * @param month 1 to 12
  * @param ledger of the day
  * @param lowestStateOfCharge (fraction)
+ * @param highestStateOfCharge (fraction)
  * @param lowestBatteryVolts (V)
  */
 public record DayFigures(
-        LocalDate date, int month, Ledger ledger, double lowestStateOfCharge, double lowestBatteryVolts) {}
+        LocalDate date,
+        int month,
+        Ledger ledger,
+        double lowestStateOfCharge,
+        double highestStateOfCharge,
+        double lowestBatteryVolts) {}

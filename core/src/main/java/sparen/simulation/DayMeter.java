@@ -8,8 +8,9 @@ final class DayMeter {
     private final LocalClock clock;
     private final LedgerMeter ledger;
     private final List<double[]> snapshots = new ArrayList<>();
-    private final List<double[]> lowest = new ArrayList<>();
+    private final List<double[]> extremes = new ArrayList<>();
     private double lowestCharge = Double.POSITIVE_INFINITY;
+    private double highestCharge = Double.NEGATIVE_INFINITY;
     private double lowestVolts = Double.POSITIVE_INFINITY;
 
     DayMeter(LocalClock clock, LedgerMeter ledger) {
@@ -20,6 +21,7 @@ final class DayMeter {
 
     void look(double charge, double volts) {
         lowestCharge = Math.min(lowestCharge, charge);
+        highestCharge = Math.max(highestCharge, charge);
         lowestVolts = Math.min(lowestVolts, volts);
     }
 
@@ -42,8 +44,9 @@ final class DayMeter {
 
     private void close() {
         snapshots.add(ledger.snapshot());
-        lowest.add(new double[] {lowestCharge, lowestVolts});
+        extremes.add(new double[] {lowestCharge, highestCharge, lowestVolts});
         lowestCharge = Double.POSITIVE_INFINITY;
+        highestCharge = Double.NEGATIVE_INFINITY;
         lowestVolts = Double.POSITIVE_INFINITY;
     }
 
@@ -59,8 +62,9 @@ final class DayMeter {
                     date,
                     date.getMonthValue(),
                     ledger.between(snapshots.get(i), snapshots.get(i + 1)),
-                    lowest.get(i)[0],
-                    lowest.get(i)[1]));
+                    extremes.get(i)[0],
+                    extremes.get(i)[1],
+                    extremes.get(i)[2]));
         }
         return days;
     }

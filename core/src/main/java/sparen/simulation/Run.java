@@ -422,6 +422,7 @@ final class Run {
                 circuit.charge(),
                 circuit.batteryVolts(),
                 circuit.isFloating() ? 0 : circuit.bus.batteryCurrent()[0],
+                now,
                 steps,
                 trace.finish());
     }

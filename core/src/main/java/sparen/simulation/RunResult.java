@@ -19,6 +19,7 @@ import java.util.List;
  * @param endStateOfCharge at the end (fraction)
  * @param endBatteryVolts at the end (V)
  * @param endBatteryAmperes at the end (A, charging positive)
+ * @param seconds length of the run (s)
  * @param steps how many the engine took
  * @param trace of the window asked for
  */
@@ -37,6 +38,7 @@ public record RunResult(
         double endStateOfCharge,
         double endBatteryVolts,
         double endBatteryAmperes,
+        double seconds,
         long steps,
         Trace trace) {
     public RunResult {

@@ -31,6 +31,8 @@ import sparen.quantity.InvalidQuantity;
  * @param acArrays arrays on the AC side, 0 to 20
  * @param dcSources generators of direct current, 0 to 20
  * @param tanks hot-water tanks, 0 to 20
+ * @param earthing bonds of the AC side; absent where not told
+ * @param radios devices that can be reached by radio, 0 to 50
  */
 public record Site(
         String name,
@@ -49,7 +51,9 @@ public record Site(
         List<AcSource> acSources,
         List<AcCoupledArray> acArrays,
         List<DcSource> dcSources,
-        List<WaterTank> tanks) {
+        List<WaterTank> tanks,
+        Optional<Earthing> earthing,
+        List<Radio> radios) {
     public Site {
         Bounds.name("name", name);
         Bounds.present("location", location);
@@ -68,6 +72,8 @@ public record Site(
         acArrays = bounded("acArrays", Bounds.orNone(acArrays), 0, 20);
         dcSources = bounded("dcSources", Bounds.orNone(dcSources), 0, 20);
         tanks = bounded("tanks", Bounds.orNone(tanks), 0, 20);
+        earthing = Bounds.orEmpty(earthing);
+        radios = bounded("radios", Bounds.orNone(radios), 0, 50);
         Bounds.unique("arrays", ids(arrays, SolarArray::id));
         Bounds.unique("sensePoints", ids(sensePoints, SensePoint::id));
         Bounds.unique("monitors", ids(monitors, BatteryMonitor::id));
@@ -106,6 +112,47 @@ public record Site(
                 }
             }
         }
+    }
+
+    /** A site of which neither earthing nor radios are told. */
+    public Site(
+            String name,
+            Location location,
+            double nominalVolts,
+            BatteryBank battery,
+            Cable mainCable,
+            List<SolarArray> arrays,
+            List<ChargeController> controllers,
+            List<CurrentSource> sources,
+            List<Load> loads,
+            List<SensePoint> sensePoints,
+            List<BatteryMonitor> monitors,
+            List<Converter> converters,
+            Optional<Inverter> inverter,
+            List<AcSource> acSources,
+            List<AcCoupledArray> acArrays,
+            List<DcSource> dcSources,
+            List<WaterTank> tanks) {
+        this(
+                name,
+                location,
+                nominalVolts,
+                battery,
+                mainCable,
+                arrays,
+                controllers,
+                sources,
+                loads,
+                sensePoints,
+                monitors,
+                converters,
+                inverter,
+                acSources,
+                acArrays,
+                dcSources,
+                tanks,
+                Optional.empty(),
+                List.of());
     }
 
     /** A site of one direct-current bus with arrays, current sources and loads. */

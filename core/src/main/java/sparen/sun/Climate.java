@@ -23,6 +23,11 @@ public record Climate(List<Double> clearness, List<Double> meanCelsius, double d
         Bounds.within("dailySwingKelvin", dailySwingKelvin, "K", 0, 20);
     }
 
+    /** The mean air temperature of the coldest month (°C). */
+    public double coldestMonthCelsius() {
+        return meanCelsius.stream().mapToDouble(Double::doubleValue).min().orElseThrow();
+    }
+
     /**
      * A maritime climate by latitude alone, for where nothing better is known: duller and colder in the winter of its hemisphere.
      * Judgement, no source.

@@ -1,106 +1,597 @@
 package sparen.check;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
+import static sparen.program.FullSite.LITHIUM;
+import static sparen.program.FullSite.PLAN;
+import static sparen.program.FullSite.output;
+import static sparen.program.FullSite.protection;
+import static sparen.program.FullSite.site;
 
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.UnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import sparen.program.Output;
+import sparen.format.Profile;
+import sparen.program.AcProgram;
+import sparen.program.AcProgram.AcWindow;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeProgram;
+import sparen.program.Contact;
+import sparen.program.DeviceClock;
+import sparen.program.GeneratorStart;
+import sparen.program.HardCutOff;
+import sparen.program.LowBatterySignal;
+import sparen.program.Origin;
 import sparen.program.Plan;
-import sparen.program.Program;
+import sparen.program.Rule;
+import sparen.program.SocDisconnect;
+import sparen.program.SurplusBySoc;
+import sparen.program.TemporaryValue;
 import sparen.program.TestForce;
-import sparen.program.VoltageDisconnect;
+import sparen.program.VoltageDiversion;
 import sparen.program.Wish;
+import sparen.quantity.Fields;
 import sparen.simulation.Event;
+import sparen.simulation.RunResult;
 import sparen.simulation.Simulation;
 import sparen.simulation.Sites;
 import sparen.simulation.Window;
-import sparen.site.BatteryBank;
+import sparen.site.AcSource;
+import sparen.site.Bms;
 import sparen.site.Cable;
-import sparen.site.Chemistry;
 import sparen.site.Consumption;
+import sparen.site.DailySpan;
+import sparen.site.DcSource;
+import sparen.site.Earthing;
+import sparen.site.Fuse;
+import sparen.site.Inverter;
 import sparen.site.Load;
-import sparen.site.SensePoint;
-import sparen.site.Site;
+import sparen.site.Radio;
 
-/** Each check where it must fire and where it must not. */
+/**
+ * Each check where it must fire and where it must not: the plans they start from are clean, and one thing of them is changed. What is
+ * wrong is common practice of the trade, no source, where the check's class names none.
+ */
 public class ChecksTest {
-    /** A 12 V gel bank of 100 Ah: 7.2 mΩ at once and 18 mΩ more in the end. A resistance of 0.6 Ω draws 20 A at 12 V. */
-    private static Plan plan(double lvd, double lvr, double ohms, TestForce force) {
-        Site site = new Site(
-                "test",
-                Sites.SUBARCTIC,
-                12,
-                new BatteryBank("gel", Chemistry.GEL, 6, 100, 20, 10.8, 14.4, 0.9, Optional.empty()),
-                Cable.measured(0.005),
-                List.of(),
-                List.of(),
-                List.of(),
-                List.of(new Load("heater", "heater", false, new Consumption.Resistance(ohms), Cable.measured(0))),
-                List.of(new SensePoint("bus", "bus", SensePoint.Place.BUS, 0)));
-        Output output = new Output(
-                "out",
-                "out",
-                List.of("heater"),
-                Wish.ON,
-                Optional.empty(),
-                Optional.of(new VoltageDisconnect("bus", lvd, 0, lvr, 0)),
-                force);
-        return new Plan(site, new Program(List.of(), List.of(output)), Map.of());
+    private static final Map<String, Profile> PROFILES =
+            Map.of("wind", new Profile(Optional.empty(), new double[] {0}, new double[] {1000}, 1e8));
+
+    private static List<Finding> find(Plan plan) {
+        return Checks.of(plan, PROFILES);
     }
 
+    private static Plan automatic(String id, Rule rule) {
+        return output(PLAN, id, output -> Fields.with(output.withAutomatic(Optional.of(rule)), "wish", Wish.AUTOMATIC));
+    }
+
+    private static Plan charging(Plan plan, String charger, UnaryOperator<ChargeProgram> change) {
+        return Cures.charging(charger, change).apply(plan);
+    }
+
+    private static Plan details(Plan plan, String charger, String component, Object value) {
+        return Cures.details(charger, details -> Fields.with(details, component, Optional.of(value)))
+                .apply(plan);
+    }
+
+    private static Plan inverter(String component, Object value) {
+        return site(PLAN, "inverter", PLAN.site().inverter().map(inverter -> Fields.with(inverter, component, value)));
+    }
+
+    private static Plan load(Plan plan, String id, UnaryOperator<Load> change) {
+        return site(
+                plan,
+                "loads",
+                plan.site().loads().stream()
+                        .map(load -> load.id().equals(id) ? change.apply(load) : load)
+                        .toList());
+    }
+
+    private static Plan contact(String id, Contact.Kind kind, String component, Object value) {
+        return output(
+                PLAN,
+                id,
+                output -> output.withContact(
+                        component == null
+                                ? Contact.of(kind)
+                                : Fields.with(Contact.of(kind), component, Optional.of(value))));
+    }
+
+    private static Plan windows(Plan plan, AcWindow... windows) {
+        return Fields.with(
+                plan,
+                "program",
+                Fields.with(
+                        plan.program(),
+                        "ac",
+                        plan.program().ac().map(ac -> Fields.with(ac, "windows", List.of(windows)))));
+    }
+
+    private static Plan inFrontOf(String id, String... drives) {
+        return output(PLAN, id, output -> Fields.with(output, "loads", List.of(drives)));
+    }
+
+    private static Plan feeder(double night) {
+        AcSource.Feeder feeder = new AcSource.Feeder(
+                "feeder",
+                "feeder",
+                16,
+                1,
+                0,
+                1,
+                0,
+                List.of(
+                        new AcSource.PriceBand(DailySpan.daily(0, 6), night, 0),
+                        new AcSource.PriceBand(DailySpan.daily(6, 24), 2, 0)));
+        Plan plan = site(inFrontOf("start"), "acSources", List.of(feeder));
+        return windows(
+                plan,
+                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 6), 0.8),
+                new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4));
+    }
+
+    private static Plan diverting(Rule rule) {
+        Plan plan = load(PLAN, "kitchen", load -> Fields.with(load, "use", Optional.of(Load.Use.DIVERSION)));
+        return output(
+                plan,
+                "kitchen",
+                output -> Fields.with(output.withAutomatic(Optional.of(rule)), "wish", Wish.AUTOMATIC));
+    }
+
+    /** Name of the check, a plan in which it must fire, how severe. Where a change sets off others too, they are not looked at. */
     @DataProvider
-    public Object[][] plans() {
+    public Object[][] wrong() {
+        Earthing twice = new Earthing(true, Earthing.InverterBond.WHILE_INVERTING, List.of());
+        Plan volatileClock = output(PLAN, "start", output -> output.withClock(new DeviceClock(0, 0, true)));
+        Plan cascade =
+                load(LITHIUM, "kitchen", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(2000)));
+        DcSource wind = new DcSource("wind", "wind", "wind", 30, 28);
+        Cable weak = new Cable(
+                Optional.of(0.01),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(20.0),
+                Optional.of(new Fuse(40, 60, 1000)));
         return new Object[][] {
-            {plan(12, 12.7, 0.6, TestForce.NONE), null, null},
-            {plan(12, 12, 0.6, TestForce.NONE), "ReconnectOrder", Severity.DANGER},
-            {plan(12, 11.9, 0.6, TestForce.NONE), "ReconnectOrder", Severity.DANGER},
-            // 20 A through 7.2 + 5 mΩ is 0.244 V at once; through 30.2 mΩ it is 0.604 V in the end.
-            {plan(12, 12.24, 0.6, TestForce.NONE), "HysteresisAgainstSag", Severity.DANGER},
-            {plan(12, 12.60, 0.6, TestForce.NONE), "HysteresisAgainstSag", Severity.CAUTION},
-            {plan(12, 12.61, 0.6, TestForce.NONE), null, null},
-            {plan(10.79, 12.7, 0.6, TestForce.NONE), "DisconnectBelowBattery", Severity.DANGER},
-            {plan(10.8, 12.7, 0.6, TestForce.NONE), null, null},
-            {plan(12, 12.7, 0.6, TestForce.CLOSED), "TestForceLeft", Severity.DANGER},
-            {plan(12, 12.7, 0.6, TestForce.OPEN), "TestForceLeft", Severity.CAUTION},
+            {"ReconnectOrder", protection(PLAN, "radio", "lvrVolts", 22.8), Severity.DANGER},
+            {
+                "ReconnectOrder",
+                automatic("warning", new LowBatterySignal("terminals", 25, 60, 24.9, 60)),
+                Severity.CAUTION
+            },
+            {"HysteresisAgainstSag", protection(PLAN, "kitchen", "lvrVolts", 23.42), Severity.DANGER},
+            {"HysteresisAgainstSag", protection(PLAN, "kitchen", "lvrVolts", 23.5), Severity.CAUTION},
+            {"RecoveryDeadlock", inFrontOf("radio", "radio", "mppt", "inverter"), Severity.DANGER},
+            {"WrongSideOfContact", protection(PLAN, "radio", "sensePoint", "behind"), Severity.DANGER},
+            {"WarningOrder", automatic("warning", new LowBatterySignal("terminals", 22.7, 60, 25, 60)), Severity.CAUTION
+            },
+            {
+                "HardCutOffOrder",
+                output(
+                        PLAN,
+                        "radio",
+                        one -> one.withAutomatic(Optional.of(new HardCutOff("terminals", 23, 25, 1, 60)))),
+                Severity.CAUTION
+            },
+            {
+                "FloatAboveAbsorption",
+                charging(PLAN, "mppt", one -> Fields.with(one, "floatVolts", 29.0)),
+                Severity.DANGER
+            },
+            {
+                "RechargeAboveFloat",
+                charging(PLAN, "mppt", one -> Fields.with(one, "rechargeVolts", 27.2)),
+                Severity.DANGER
+            },
+            {"DiversionUnreachable", diverting(new VoltageDiversion("terminals", 28.9, 60, 27, 60, 0)), Severity.CAUTION
+            },
+            {
+                "DiversionDrainsBattery",
+                diverting(new VoltageDiversion("terminals", 25, 60, 24.5, 60, 0)),
+                Severity.CAUTION
+            },
+            {"DisconnectBelowBattery", protection(PLAN, "radio", "lvdVolts", 20.9), Severity.DANGER},
+            {"DisconnectBelowBms", protection(LITHIUM, "radio", "lvdVolts", 20.0), Severity.DANGER},
+            {
+                "DisconnectBelowInverter",
+                protection(inFrontOf("kitchen", "inverter"), "kitchen", "lvdVolts", 21.5),
+                Severity.CAUTION
+            },
+            {"OrderFlipsInCold", protection(PLAN, "kitchen", "millivoltsPerKelvin", Optional.of(-5.0)), Severity.CAUTION
+            },
+            {"ReconnectUnreachable", protection(PLAN, "radio", "lvrVolts", 29.0), Severity.DANGER},
+            {"WrongScale", protection(PLAN, "radio", "lvdVolts", 11.4), Severity.DANGER},
+            {
+                "RegulationAboveBattery",
+                charging(PLAN, "mppt", one -> Fields.with(one, "absorptionVolts", 31.5)),
+                Severity.DANGER
+            },
+            {
+                "RegulationAtBmsLimit",
+                charging(LITHIUM, "mppt", one -> Fields.with(one, "absorptionVolts", 29.2)),
+                Severity.DANGER
+            },
+            {
+                "LithiumByLeadAcidProfile",
+                details(LITHIUM, "mppt", "equalization", new ChargeDetails.Equalization(28.9, 3600, 30, 7200)),
+                Severity.DANGER
+            },
+            {
+                "CompensationWithoutCeiling",
+                details(
+                        inverter("window", new Inverter.DcWindow(22.4, 21.6, 10, 24.5, 29.5)),
+                        "mppt",
+                        "compensation",
+                        new ChargeDetails.Compensation(-0.005, 33, 20, false)),
+                Severity.CAUTION
+            },
+            {
+                "InverterWindowCutsRange",
+                inverter("window", new Inverter.DcWindow(22.4, 21.6, 10, 24.5, 28.5)),
+                Severity.CAUTION
+            },
+            {
+                "MonitorCapacity",
+                Cures.monitor("monitor", one -> Fields.with(one, "configuredAmpereHours", 500.0))
+                        .apply(PLAN),
+                Severity.CAUTION
+            },
+            {
+                "LoadsPastShunt",
+                Cures.monitor("monitor", one -> Fields.with(one, "unseen", List.of("radio")))
+                        .apply(PLAN),
+                Severity.CAUTION
+            },
+            {"WholePercentPingPong", automatic("kitchen", new SurplusBySoc("monitor", 90, 60, 89, 60)), Severity.CAUTION
+            },
+            {
+                "SocWithoutBackstop",
+                output(
+                        PLAN,
+                        "radio",
+                        one -> one.withProtection(
+                                Optional.of(new SocDisconnect("monitor", 20, 60, 40, 60, "terminals", 0, 0)))),
+                Severity.CAUTION
+            },
+            {"ClippedByCurrent", details(PLAN, "mppt", "maximumAmperes", 35.0), Severity.CAUTION},
+            {"ChargeAboveBatteries", tooMuchCharge(), Severity.DANGER},
+            {
+                "AbsorptionTooShort",
+                charging(PLAN, "mppt", one -> new ChargeProgram("mppt", 28.8, 1800, 27.2, 25, 600)),
+                Severity.CAUTION
+            },
+            {
+                "AcInputLimit",
+                Fields.with(PLAN, "program", Fields.with(PLAN.program(), "ac", Optional.of(AcProgram.PLAIN))),
+                Severity.CAUTION
+            },
+            {
+                "GeneratorLegs",
+                site(
+                        PLAN,
+                        "acSources",
+                        List.of(Fields.with(PLAN.site().acSources().get(0), "legs", 2))),
+                Severity.NOTE
+            },
+            {
+                "InverterOverload",
+                load(PLAN, "saw", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(2500))),
+                Severity.CAUTION
+            },
+            {"ContactRating", contact("kitchen", Contact.Kind.RELAY, "dcAmperes", 3.0), Severity.DANGER},
+            {"ContactRating", contact("kitchen", Contact.Kind.RELAY, "dcVolts", 24.0), Severity.DANGER},
+            {
+                "InrushWelds",
+                load(
+                        contact("kitchen", Contact.Kind.RELAY, "inrushAmperes", 20.0),
+                        "kitchen",
+                        one -> Fields.with(one, "surge", Optional.of(new Load.StartSurge(6, 1)))),
+                Severity.DANGER
+            },
+            {"CoilDropsOut", contact("radio", Contact.Kind.RELAY, "dropOutVolts", 22.7), Severity.CAUTION},
+            {
+                "OneWaySwitch",
+                output(
+                        contact("kitchen", Contact.Kind.SOLID_STATE_ONE_WAY, null, null),
+                        "kitchen",
+                        one -> Fields.with(one, "loads", List.of("inverter"))),
+                Severity.DANGER
+            },
+            {"ConductorAndFuse", load(PLAN, "radio", one -> Fields.with(one, "cable", weak)), Severity.DANGER},
+            {
+                "ConductorAndFuse",
+                load(PLAN, "radio", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(6000))),
+                Severity.CAUTION
+            },
+            {
+                "DeadWithMaster",
+                output(inFrontOf("kitchen", "inverter"), "kitchen", one -> one.withSupply(Optional.of("inverter"))),
+                Severity.DANGER
+            },
+            {"DangerousDeadState", contact("radio", Contact.Kind.LATCHING, null, null), Severity.CAUTION},
+            {"DangerousDeadState", output(PLAN, "fan", one -> one.withSupply(Optional.of("inverter"))), Severity.CAUTION
+            },
+            {
+                "WindowsConflict",
+                windows(
+                        PLAN,
+                        new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(22, 4), 0.8),
+                        new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(3, 5), 0.4)),
+                Severity.CAUTION
+            },
+            {
+                "WindowTooLong",
+                windows(PLAN, new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(0, 12), 0.5)),
+                Severity.NOTE
+            },
+            {"WindowEarnsLittle", feeder(1.9), Severity.NOTE},
+            {"VolatileClock", volatileClock, Severity.CAUTION},
+            {
+                "WindowDisabled",
+                output(
+                        windows(
+                                inFrontOf("kitchen", "inverter"),
+                                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
+                        "kitchen",
+                        one -> Fields.with(one, "wish", Wish.OFF)),
+                Severity.CAUTION
+            },
+            {
+                "TalkStopsUnguarded",
+                details(
+                        LITHIUM,
+                        "mppt",
+                        "bms",
+                        new ChargeDetails.BmsRequests(ChargeDetails.BmsRequests.WhenTalkStops.HOLD, 60)),
+                Severity.CAUTION
+            },
+            {"BmsCascade", cascade, Severity.CAUTION},
+            {
+                "ColdCharge",
+                charging(LITHIUM, "mppt", one -> Fields.with(one, "details", Optional.empty())),
+                Severity.CAUTION
+            },
+            {
+                "StringVoltageInCold",
+                site(
+                        PLAN,
+                        "controllers",
+                        List.of(Fields.with(PLAN.site().controllers().get(0), "maximumInputVolts", Optional.of(85.0)))),
+                Severity.DANGER
+            },
+            {"SoleDiversion", site(PLAN, "dcSources", List.of(wind)), Severity.CAUTION},
+            {"DiversionTooSmall", diverting(new VoltageDiversion("terminals", 28, 60, 27, 60, 0)), Severity.NOTE},
+            {"IdleDraw", idle(), Severity.NOTE},
+            {
+                "SearchMissesLoads",
+                load(
+                        PLAN,
+                        "saw",
+                        one -> Fields.with(
+                                Fields.with(one, "critical", true), "consumption", new Consumption.ConstantPower(10))),
+                Severity.CAUTION
+            },
+            {
+                "GeneratorWaste",
+                automatic("start", new GeneratorStart("monitor", 30, 60, 98, 60, 1800, 22, 7, List.of())),
+                Severity.NOTE
+            },
+            {"NeutralBond", site(PLAN, "earthing", Optional.of(twice)), Severity.DANGER},
+            {"DelayOfAnotherUnit", protection(PLAN, "radio", "lvdDelaySeconds", 1800.0), Severity.CAUTION},
+            {
+                "SurgeTripsDisconnect",
+                protection(
+                        load(PLAN, "kitchen", one -> Fields.with(one, "surge", Optional.of(new Load.StartSurge(2, 5)))),
+                        "kitchen",
+                        "lvdDelaySeconds",
+                        2.0),
+                Severity.CAUTION
+            },
+            {
+                "VentilationNeeded",
+                output(
+                        PLAN,
+                        "fan",
+                        one -> Fields.with(Fields.with(one, "wish", Wish.ON), "automatic", Optional.empty())),
+                Severity.CAUTION
+            },
+            {
+                "UnconfirmedProtection",
+                Fields.with(
+                        PLAN,
+                        "origins",
+                        Map.of("program/outputs/radio/protection/lvdVolts", new Origin(Origin.Kind.GUESS, ""))),
+                Severity.CAUTION
+            },
+            {"TestForceLeft", output(PLAN, "radio", one -> one.withTestForce(TestForce.CLOSED)), Severity.DANGER},
+            {"TestForceLeft", output(PLAN, "radio", one -> one.withTestForce(TestForce.OPEN)), Severity.CAUTION},
+            {
+                "TemporaryValueLeft",
+                Fields.with(
+                        PLAN,
+                        "program",
+                        Fields.with(
+                                PLAN.program(),
+                                "temporary",
+                                List.of(new TemporaryValue("x", "LVD of radio", 22.8, "V")))),
+                Severity.CAUTION
+            },
+            {"FactoryPassword", site(PLAN, "radios", List.of(new Radio("bridge", "bridge", true))), Severity.CAUTION},
+            {"SupportsNothing", inFrontOf("radio"), Severity.NOTE},
+            {"CriticalLoadUnprotected", withoutProtection(), Severity.DANGER},
+            {"WakeUpUnheard", asleep(), Severity.CAUTION},
+            {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
         };
     }
 
-    @Test(dataProvider = "plans")
-    public void firesWhereItMustAndNowhereElse(Plan plan, String check, Severity severity) {
-        List<Finding> findings = Checks.of(plan, Map.of());
-        if (check == null) {
-            assertEquals(findings, List.of());
-        } else {
-            assertEquals(findings.stream().map(Finding::check).toList(), List.of(check));
-            assertEquals(findings.get(0).severity(), severity);
+    private static Plan boxes(UnaryOperator<Bms> change) {
+        return site(
+                LITHIUM,
+                "battery",
+                Fields.with(
+                        LITHIUM.site().battery(),
+                        "batteries",
+                        LITHIUM.site().battery().batteries().stream()
+                                .map(box -> Fields.with(box, "bms", box.bms().map(change)))
+                                .toList()));
+    }
+
+    private static Plan tooMuchCharge() {
+        return boxes(bms -> Fields.with(bms, "chargeAmperes", 40.0));
+    }
+
+    private static Plan idle() {
+        return site(
+                PLAN,
+                "inverter",
+                PLAN.site()
+                        .inverter()
+                        .map(one -> Fields.with(Fields.with(one, "search", Optional.empty()), "idleWatts", 30.0)));
+    }
+
+    private static Plan withoutProtection() {
+        Plan plan = output(PLAN, "radio", one -> one.withProtection(Optional.empty()));
+        return output(plan, "kitchen", one -> one.withProtection(Optional.empty()));
+    }
+
+    private static Plan asleep() {
+        Plan plan = boxes(bms -> Fields.with(bms, "wakeUpVolts", Optional.of(26.0)));
+        return site(output(plan, "start", one -> Fields.with(one, "loads", List.of())), "acSources", List.of());
+    }
+
+    private static Plan thinMainCable() {
+        Plan plan = site(PLAN, "mainCable", Cable.measured(0.03));
+        return protection(plan, "radio", "sensePoint", "bus");
+    }
+
+    @Test
+    public void nothingIsWrongWhereTheyStart() {
+        assertEquals(find(PLAN).toString(), "[]");
+        assertEquals(find(LITHIUM).toString(), "[]");
+    }
+
+    @Test(dataProvider = "wrong")
+    public void firesWhereItMust(String check, Plan plan, Severity severity) {
+        Finding found = find(plan).stream()
+                .filter(finding -> finding.check().equals(check))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(check + " is silent: " + find(plan)));
+        assertEquals(found.severity(), severity);
+        for (Cure cure : found.cures()) {
+            List<Finding> after = find(cure.change().apply(plan));
+            assertTrue(
+                    after.stream()
+                            .noneMatch(
+                                    one -> one.check().equals(check) && one.at().equals(found.at())),
+                    "cured by \"" + cure.says() + "\", yet " + after);
         }
     }
 
-    /** Both numbers of the sag are shown, with their units. */
+    /** No check of the list is without its row above. */
     @Test
-    public void showsHysteresisAndSag() {
-        Finding finding =
-                Checks.of(plan(12, 12.24, 0.6, TestForce.NONE), Map.of()).get(0);
-        assertEquals(finding.compared().get(0).value(), 0.24, 1e-9);
-        assertEquals(finding.compared().get(1).value(), 20 * 0.0122, 1e-9);
-        assertEquals(finding.compared().get(2).value(), 20 * 0.0302, 1e-9);
-        assertTrue(finding.compared().stream().allMatch(number -> number.unit().equals("V")));
+    public void eachCheckIsTried() {
+        Set<String> tried = new HashSet<>();
+        Arrays.stream(wrong()).forEach(row -> tried.add((String) row[0]));
+        List<String> untried = new ArrayList<>(Checks.names());
+        untried.removeAll(tried);
+        assertEquals(untried, List.of());
     }
 
-    /** What the check foretells is what the engine does: chatter below the sag at once, none above sag and rebound. */
+    /** Lithium may have float and absorption the same. */
+    @Test
+    public void floatAtAbsorptionIsAllowed() {
+        assertEquals(
+                find(charging(LITHIUM, "mppt", one -> Fields.with(one, "floatVolts", 28.0)))
+                        .toString(),
+                "[]");
+    }
+
+    /** 120 W at 23.4 V through resistance and no more: both numbers of the sag are shown, with how sure it is. */
+    @Test
+    public void showsItsNumbersAndHowSureItIs() {
+        Finding near = find(protection(PLAN, "kitchen", "lvrVolts", 23.5)).get(0);
+        assertTrue(near.compared().stream().allMatch(number -> number.unit().equals("V")));
+        assertEquals(near.compared().get(0).value(), 0.1, 1e-9);
+        assertTrue(
+                near.compared().get(1).value() < 0.1 && near.compared().get(2).value() > 0.1, near.toString());
+        double sure = near.certainty().orElseThrow();
+        double surer = find(protection(PLAN, "kitchen", "lvrVolts", 23.48))
+                .get(0)
+                .certainty()
+                .orElseThrow();
+        assertTrue(sure > 0.5 && surer > sure, sure + " " + surer);
+        // The normal distribution's table: one standard deviation is 0.8413, two 0.9772.
+        assertEquals(Tolerance.below(0, 1, 1, 0), 0.8413, 1e-4);
+        assertEquals(Tolerance.below(0, 1, 2, 0), 0.9772, 1e-4);
+    }
+
+    /** What the check foretells is what the engine does, and its cure ends it. */
     @Test
     public void foretellsWhatTheSimulationShows() {
-        double day = 86_400;
-        assertTrue(chatters(plan(12, 12.2, 0.6, TestForce.NONE), day));
-        assertTrue(!chatters(plan(12, 12.7, 0.6, TestForce.NONE), day));
+        Plan plan = load(
+                protection(PLAN, "kitchen", "lvrVolts", 23.44),
+                "kitchen",
+                one -> Fields.with(one, "consumption", new Consumption.Resistance(1)));
+        Plan low = site(plan, "battery", Fields.with(plan.site().battery(), "startStateOfCharge", 0.35));
+        Plan fast = output(
+                low,
+                "kitchen",
+                one -> one.withProtection(one.protection()
+                        .map(rule -> Fields.with(Fields.with(rule, "lvdDelaySeconds", 0.0), "lvrDelaySeconds", 0.0))));
+        RunResult run = run(fast, 10 * 86_400);
+        assertTrue(run.events().stream().anyMatch(event -> event.kind() == Event.Kind.CHATTER));
+        assertTrue(Checks.of(fast, PROFILES, run).stream()
+                .anyMatch(finding ->
+                        finding.check().equals("Chattered") && finding.at().equals("kitchen")));
+        Finding finding = find(fast).stream()
+                .filter(one -> one.check().equals("HysteresisAgainstSag"))
+                .findFirst()
+                .orElseThrow();
+        RunResult cured = run(finding.cures().get(0).change().apply(fast), 10 * 86_400);
+        assertTrue(cured.events().stream().noneMatch(event -> event.kind() == Event.Kind.CHATTER));
     }
 
-    private static boolean chatters(Plan plan, double seconds) {
-        return Simulation.run(Sites.scenario(plan, seconds), new Window(0, seconds, 10)).events().stream()
-                .anyMatch(event -> event.kind() == Event.Kind.CHATTER);
+    private static RunResult run(Plan plan, double seconds) {
+        return Simulation.run(Sites.scenario(plan, seconds), new Window(0, seconds, 10));
+    }
+
+    /** Without protection the battery runs empty in dull weather; with it the same run shows nothing of the kind. */
+    @Test
+    public void aRunShowsWhatThePlanDoesNot() {
+        Plan bare = load(
+                withoutProtection(),
+                "radio",
+                one -> Fields.with(one, "consumption", new Consumption.ConstantPower(400)));
+        Plan noHelp = output(bare, "start", one -> Fields.with(one, "wish", Wish.OFF));
+        RunResult run = run(noHelp, 12 * 86_400);
+        List<String> told =
+                Checks.of(noHelp, PROFILES, run).stream().map(Finding::check).toList();
+        assertTrue(told.contains("BatteryRanEmpty"), told.toString());
+        List<String> calm = Checks.of(PLAN, PROFILES, run(PLAN, 12 * 86_400)).stream()
+                .map(Finding::check)
+                .toList();
+        assertFalse(calm.contains("BatteryRanEmpty") || calm.contains("Chattered"), calm.toString());
+    }
+
+    /** The set takes less than 2 ms a plan once warm; measured against itself cold it would say nothing, so the bound is wide: 20 ms. */
+    @Test
+    public void theStaticSetIsQuick() {
+        for (int i = 0; i < 200; i++) {
+            find(PLAN);
+        }
+        long best = Long.MAX_VALUE;
+        for (int i = 0; i < 50; i++) {
+            long start = System.nanoTime();
+            find(PLAN);
+            best = Math.min(best, System.nanoTime() - start);
+        }
+        assertTrue(best < 20_000_000, best + " ns");
     }
 }

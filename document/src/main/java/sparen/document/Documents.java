@@ -6,6 +6,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.TreeMap;
 import sparen.program.FreeCondition;
 import sparen.program.Rule;
 import sparen.program.Rules;
@@ -35,9 +36,8 @@ public final class Documents {
         Map<String, Class<?>> rules = new LinkedHashMap<>();
         Rules.ALL.forEach(kind -> rules.put(kind.name(), kind.type()));
         all.put(Rule.class, rules);
-        for (Class<?> sealed : List.of(
-                FreeCondition.class, Consumption.class, AcSource.class, Sentence.Part.class)) {
-            Map<String, Class<?>> named = new LinkedHashMap<>();
+        for (Class<?> sealed : List.of(FreeCondition.class, Consumption.class, AcSource.class, Sentence.Part.class)) {
+            Map<String, Class<?>> named = new TreeMap<>();
             for (Class<?> kind : sealed.getPermittedSubclasses()) {
                 String name = kind.getSimpleName().replace("Chip", "");
                 named.put(Character.toLowerCase(name.charAt(0)) + name.substring(1), kind);
@@ -139,7 +139,8 @@ public final class Documents {
             return type == boolean.class ? "true or false" : "a number";
         }
         if (KINDS.containsKey(type)) {
-            return "an object with \"kind\" one of " + List.copyOf(KINDS.get(type).keySet());
+            return "an object with \"kind\" one of "
+                    + List.copyOf(KINDS.get(type).keySet());
         }
         return type == String.class ? "a text" : Collection.class.isAssignableFrom(type) ? "a list" : "an object";
     }

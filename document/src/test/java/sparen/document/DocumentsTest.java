@@ -83,7 +83,7 @@ public class DocumentsTest {
                 "\"kind\": \"resistance\"",
                 "\"kind\": \"magnet\"",
                 "/plan/site/loads/1/consumption",
-                "an object with \"kind\" one of [constantPower, constantCurrent, resistance, cycling, scheduled, occupancy, importedProfile]"
+                "an object with \"kind\" one of [constantCurrent, constantPower, cycling, importedProfile, occupancy, resistance, scheduled]"
             },
             {"\"highestVolts\": 14.4", "\"highestVolts\": 10", "/plan/site/battery/highestVolts", "must be above 10.9"},
         };

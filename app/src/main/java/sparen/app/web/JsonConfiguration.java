@@ -7,8 +7,10 @@ import com.fasterxml.jackson.databind.introspect.NopAnnotationIntrospector;
 import com.fasterxml.jackson.databind.jsontype.NamedType;
 import io.swagger.v3.core.util.Json;
 import io.swagger.v3.core.util.Json31;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.Collectors;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -43,7 +45,7 @@ class JsonConfiguration {
                     ? null
                     : kinds.entrySet().stream()
                             .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
-                            .toList();
+                            .collect(Collectors.toCollection(ArrayList::new));
         }
     }
 }

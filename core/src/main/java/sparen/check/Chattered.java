@@ -1,0 +1,18 @@
+package sparen.check;
+
+import java.util.stream.Stream;
+import sparen.simulation.OutputFigures;
+import sparen.simulation.RunResult;
+
+/** An output that switched so fast that it had to be bounded. */
+final class Chattered implements RunCheck {
+    @Override
+    public Stream<Finding> look(Examined plan, RunResult run) {
+        return run.outputs().stream().filter(OutputFigures::chattered).map(output -> finding(
+                        Hazard.NUISANCE,
+                        Severity.DANGER,
+                        output.output(),
+                        "In the run it chattered: six switchings within a second and more.")
+                .number("switchings", output.switchings(), ""));
+    }
+}

@@ -1,0 +1,52 @@
+package sparen.check;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeInhibit;
+import sparen.quantity.Fields;
+
+/** Lithium must not be charged below 0 °C; charging stops some degrees above, so that a failed heater leaves time. */
+final class ColdCharge implements Check {
+    private static final double PROPOSED_COLD = 4;
+    private static final double PROPOSED_HOT = 45;
+
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        double cold = plan.coldestBatteryCelsius();
+        if (!plan.bank().chemistry().isLithium() || cold > PROPOSED_COLD) {
+            return Stream.empty();
+        }
+        boolean byBms = !plan.bank().batteries().isEmpty()
+                && plan.bank().batteries().stream().allMatch(battery -> battery.bms()
+                        .map(bms -> bms.chargeColdCelsius() >= 0)
+                        .orElse(false));
+        return plan.program().charging().stream()
+                .filter(one -> one.details()
+                        .flatMap(ChargeDetails::temperatureLimits)
+                        .map(limits -> limits.coldCelsius() < 0)
+                        .orElse(true))
+                .filter(one -> plan.rules()
+                        .noneMatch(placed -> placed.rule() instanceof ChargeInhibit
+                                && placed.output().loads().contains(one.controller())))
+                .map(one -> finding(
+                                Hazard.COLD_OR_HOT_CHARGE,
+                                byBms ? Severity.CAUTION : Severity.DANGER,
+                                one.controller(),
+                                byBms
+                                        ? "Nothing but the BMS keeps it from charging a frozen battery: when that opens, the"
+                                                + " controller is left without one."
+                                        : "Nothing keeps it from charging a frozen battery.")
+                        .about("program/charging/" + one.controller() + "/details/temperatureLimits")
+                        .number("battery to be expected", cold, "°C")
+                        .cure(
+                                "charging stops at 4 °C and 45 °C",
+                                Cures.details(
+                                        one.controller(),
+                                        details -> Fields.with(
+                                                details,
+                                                "temperatureLimits",
+                                                Optional.of(new ChargeDetails.TemperatureLimits(
+                                                        PROPOSED_COLD, PROPOSED_HOT, 2))))));
+    }
+}

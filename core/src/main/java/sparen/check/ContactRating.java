@@ -1,0 +1,65 @@
+package sparen.check;
+
+import java.util.stream.Stream;
+import sparen.program.Contact;
+import sparen.program.Output;
+import sparen.site.Inverter;
+
+/** More current or voltage through a contact than its maker rates it for. */
+final class ContactRating implements Check {
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        return plan.outputs().stream()
+                .filter(output ->
+                        output.contact().isPresent() && !output.loads().isEmpty())
+                .flatMap(output -> Stream.concat(direct(plan, output), alternating(plan, output)));
+    }
+
+    private Stream<Finding> direct(Examined plan, Output output) {
+        Contact contact = output.contact().orElseThrow();
+        double volts = plan.site().nominalVolts();
+        boolean isDirect = output.loads().stream().anyMatch(id -> plan.site().loads().stream()
+                .anyMatch(load -> load.id().equals(id) && load.feed().isEmpty()));
+        double amperes = plan.worstAmperes(output, volts);
+        double highest = Math.max(plan.bank().highestVolts(), plan.highestRegulation());
+        boolean tooMuch = amperes > contact.dcAmperes().orElse(Double.POSITIVE_INFINITY);
+        boolean tooHigh = highest > contact.dcVolts().orElse(Double.POSITIVE_INFINITY);
+        return isDirect && (tooMuch || tooHigh)
+                ? Stream.of(finding(
+                                Hazard.OVERLOAD,
+                                Severity.DANGER,
+                                output.id(),
+                                tooMuch
+                                        ? "Its load draws more than the contact is rated for with direct current."
+                                        : "The contact is not rated to break direct current at this voltage: the arc stays.")
+                        .about("program/outputs/" + output.id() + "/contact")
+                        .number("load", amperes, "A")
+                        .number("contact rated DC", contact.dcAmperes().orElse(Double.NaN), "A")
+                        .number("highest voltage", highest, "V")
+                        .number("contact rated DC to", contact.dcVolts().orElse(Double.NaN), "V"))
+                : Stream.empty();
+    }
+
+    private Stream<Finding> alternating(Examined plan, Output output) {
+        Contact contact = output.contact().orElseThrow();
+        double volts = plan.site().inverter().map(Inverter::acVolts).orElse(230.0);
+        double amperes = plan.site().loads().stream()
+                        .filter(load -> output.loads().contains(load.id()))
+                        .filter(load ->
+                                load.feed().equals(plan.site().inverter().map(Inverter::id)))
+                        .mapToDouble(load ->
+                                plan.worstWatts(load.id()) / load.powerFactor().orElse(1.0))
+                        .sum()
+                / volts;
+        return amperes > contact.acAmperes().orElse(Double.POSITIVE_INFINITY)
+                ? Stream.of(finding(
+                                Hazard.OVERLOAD,
+                                Severity.DANGER,
+                                output.id(),
+                                "Its load draws more than the contact is rated for with alternating current.")
+                        .about("program/outputs/" + output.id() + "/contact/acAmperes")
+                        .number("load", amperes, "A")
+                        .number("contact rated AC", contact.acAmperes().orElseThrow(), "A"))
+                : Stream.empty();
+    }
+}

@@ -1,0 +1,263 @@
+package sparen.check;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Stream;
+import sparen.battery.BatteryModel;
+import sparen.format.Profile;
+import sparen.program.ChargeProgram;
+import sparen.program.Level;
+import sparen.program.Origin;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Program;
+import sparen.program.Rule;
+import sparen.program.Surroundings;
+import sparen.site.BatteryBank;
+import sparen.site.ChargeController;
+import sparen.site.Inverter;
+import sparen.site.ParallelBattery;
+import sparen.site.SensePoint;
+import sparen.site.Site;
+import sparen.sun.Climate;
+
+/** A plan with what several checks need of it, worked out once. */
+final class Examined {
+    private static final double CABLE_CELSIUS = 20;
+    /** A cold night is so far below the mean of the coldest month (K); judgement, no source. */
+    private static final double COLD_NIGHT_KELVIN = 12;
+
+    private final Plan plan;
+    private final Map<String, Profile> profiles;
+    private final List<Placed> levels = new ArrayList<>();
+    private final BatteryModel battery;
+    private double coldestMonth = Double.NaN;
+
+    /**
+     * A level where it stands.
+     *
+     * @param slot automatic or protection
+     */
+    record Placed(Output output, String slot, Rule rule, Level level) {
+        /** Path of its field. */
+        String path() {
+            return Examined.path(output, slot, level.field());
+        }
+
+        double value() {
+            return level.value();
+        }
+    }
+
+    Examined(Plan plan, Map<String, Profile> profiles) {
+        this.plan = plan;
+        this.profiles = profiles;
+        battery = BatteryModel.of(plan.site().battery());
+        for (Output output : plan.program().outputs()) {
+            output.automatic().ifPresent(rule -> place(output, "automatic", rule));
+            output.protection().ifPresent(rule -> place(output, "protection", rule));
+        }
+    }
+
+    private void place(Output output, String slot, Rule rule) {
+        for (Level level : rule.levels()) {
+            if (level.value() > 0) {
+                levels.add(new Placed(output, slot, rule, level));
+            }
+        }
+    }
+
+    Plan plan() {
+        return plan;
+    }
+
+    Site site() {
+        return plan.site();
+    }
+
+    Program program() {
+        return plan.program();
+    }
+
+    List<Output> outputs() {
+        return plan.program().outputs();
+    }
+
+    Surroundings surroundings() {
+        return Surroundings.of(plan);
+    }
+
+    /** Path of a field of a rule. */
+    static String path(Output output, String slot, String field) {
+        return "program/outputs/" + output.id() + "/" + slot + "/" + field;
+    }
+
+    /** All rules with the outputs they stand at. */
+    Stream<Placed> rules() {
+        return outputs().stream()
+                .flatMap(output -> Stream.concat(
+                        output.automatic().stream().map(rule -> new Placed(output, "automatic", rule, null)),
+                        output.protection().stream().map(rule -> new Placed(output, "protection", rule, null))));
+    }
+
+    /** All levels with one of these roles. */
+    Stream<Placed> levels(Level.Role... roles) {
+        Set<Level.Role> wanted = Set.copyOf(Arrays.asList(roles));
+        return levels.stream().filter(placed -> wanted.contains(placed.level().role()));
+    }
+
+    /** The level of the same rule with one of these roles. */
+    Optional<Placed> partner(Placed of, Level.Role... roles) {
+        return levels(roles)
+                .filter(other -> other.output() == of.output() && other.slot().equals(of.slot()))
+                .findFirst();
+    }
+
+    /** A level of voltage without its sense point's offset (V). */
+    double trueVolts(Placed placed) {
+        return placed.value() - point(placed).map(SensePoint::offsetVolts).orElse(0.0);
+    }
+
+    Optional<SensePoint> point(Placed placed) {
+        return placed.level().sensePoint().map(site()::sensePoint);
+    }
+
+    boolean isAtBattery(Placed placed) {
+        return point(placed)
+                .map(point -> point.place() == SensePoint.Place.BATTERY_TERMINALS)
+                .orElse(false);
+    }
+
+    /** What is known of where the number at a path comes from. */
+    String origin(String path) {
+        Origin origin = plan.origins().get(path);
+        if (origin == null) {
+            return "";
+        }
+        String kind = origin.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+        return origin.note().isEmpty() ? kind : kind + ": " + origin.note();
+    }
+
+    BatteryModel battery() {
+        return battery;
+    }
+
+    BatteryBank bank() {
+        return plan.site().battery();
+    }
+
+    /** The most that all loads behind a contact draw from the main bus at a voltage (A). */
+    double worstAmperes(Output output, double volts) {
+        return output.loads().stream()
+                .mapToDouble(device -> WorstDraw.amperes(site(), device, volts, profiles))
+                .sum();
+    }
+
+    double worstAmperes(String device, double volts) {
+        return WorstDraw.amperes(site(), device, volts, profiles);
+    }
+
+    /** The most that all loads on the main bus draw together at a voltage (A). */
+    double worstAmperesOfAll(double volts) {
+        double direct = site().loads().stream()
+                .filter(load -> load.feed().isEmpty() && !load.diverts())
+                .mapToDouble(load -> worstAmperes(load.id(), volts))
+                .sum();
+        double converters = site().converters().stream()
+                .mapToDouble(converter -> worstAmperes(converter.id(), volts))
+                .sum();
+        return direct
+                + converters
+                + site().inverter()
+                        .map(inverter -> inverterAmperes(inverter, volts))
+                        .orElse(0.0);
+    }
+
+    /** No more than the inverter can carry. */
+    private double inverterAmperes(Inverter inverter, double volts) {
+        return Math.min(worstAmperes(inverter.id(), volts), inverter.dcWatts(inverter.continuousWatts()) / volts);
+    }
+
+    /** Worst draw of something on the AC side or of a load (W). */
+    double worstWatts(String load) {
+        return WorstDraw.watts(site(), load, profiles);
+    }
+
+    /** The most that all sources without a controller give (W). */
+    double dcSourceWatts() {
+        return site().dcSources().stream()
+                .map(source -> profiles.get(source.profile()))
+                .filter(java.util.Objects::nonNull)
+                .mapToDouble(Profile::highestWatts)
+                .sum();
+    }
+
+    double mainCableOhms() {
+        return site().mainCable().loopOhms(CABLE_CELSIUS);
+    }
+
+    /** The charging program of a charger. */
+    ChargeProgram charging(String charger) {
+        return program().charging().stream()
+                .filter(one -> one.controller().equals(charger))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The highest level that any charger ever regulates to (V). */
+    double highestRegulation() {
+        return program().charging().stream()
+                .mapToDouble(ChargeProgram::absorptionVolts)
+                .max()
+                .orElse(0);
+    }
+
+    /** The most a controller's own setting or hardware lets it give (A). */
+    double limitAmperes(ChargeController controller) {
+        return Math.min(
+                controller.maximumAmperes(),
+                charging(controller.id())
+                        .details()
+                        .flatMap(details -> details.maximumAmperes())
+                        .orElse(Double.POSITIVE_INFINITY));
+    }
+
+    /** What the arrays of a controller have at standard test conditions (W). */
+    double peakWatts(ChargeController controller) {
+        return site().arrays().stream()
+                .filter(array -> controller.arrays().contains(array.id()))
+                .mapToDouble(array -> array.peakWatts() * (1 - array.lossFraction()))
+                .sum();
+    }
+
+    /** Charge current that all batteries bear together (A), infinite where nothing is told. */
+    double chargeAmperesBorne() {
+        double sum = 0;
+        for (ParallelBattery one : bank().batteries()) {
+            sum += one.bms().map(bms -> bms.chargeAmperes()).orElse(Double.POSITIVE_INFINITY);
+        }
+        return bank().batteries().isEmpty() ? Double.POSITIVE_INFINITY : sum;
+    }
+
+    /** The coldest night to be expected outside (°C), from the climate of the place. */
+    double coldestAirCelsius() {
+        if (Double.isNaN(coldestMonth)) {
+            Climate climate = Climate.atLatitude(site().location().latitudeDegrees());
+            coldestMonth = climate.coldestMonthCelsius();
+        }
+        return coldestMonth - COLD_NIGHT_KELVIN;
+    }
+
+    /** How cold the battery is to be expected to become (°C): its heater's level, or the coldest month behind its lag. */
+    double coldestBatteryCelsius() {
+        double outside = coldestAirCelsius() + COLD_NIGHT_KELVIN;
+        return bank().enclosure()
+                .flatMap(enclosure -> enclosure.heater())
+                .map(heater -> Math.max(outside, heater.onCelsius()))
+                .orElse(outside);
+    }
+}

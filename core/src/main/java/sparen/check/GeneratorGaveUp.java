@@ -1,0 +1,25 @@
+package sparen.check;
+
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import sparen.simulation.Event;
+import sparen.simulation.RunResult;
+
+/** A generator that gave up after its tries and waits for a hand. */
+final class GeneratorGaveUp implements RunCheck {
+    @Override
+    public Stream<Finding> look(Examined plan, RunResult run) {
+        return run.events().stream()
+                .filter(event ->
+                        event.kind() == Event.Kind.GENERATOR && event.reason().contains("failed"))
+                .collect(Collectors.groupingBy(Event::subject))
+                .entrySet()
+                .stream()
+                .map(entry -> finding(
+                                Hazard.LOSS_OF_CONTROL,
+                                Severity.CAUTION,
+                                entry.getKey(),
+                                "In the run the generator gave up after its tries, and nobody came.")
+                        .number("times", entry.getValue().size(), ""));
+    }
+}

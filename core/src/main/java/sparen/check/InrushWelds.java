@@ -1,0 +1,43 @@
+package sparen.check;
+
+import java.util.stream.Stream;
+import sparen.program.Contact;
+import sparen.site.Inverter;
+
+/** A start surge beyond what a contact may close on welds it shut. */
+final class InrushWelds implements Check {
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        return plan.outputs().stream()
+                .filter(output ->
+                        output.contact().flatMap(Contact::inrushAmperes).isPresent())
+                .flatMap(output -> {
+                    double bears =
+                            output.contact().flatMap(Contact::inrushAmperes).orElseThrow();
+                    double inrush = plan.site().loads().stream()
+                            .filter(load -> output.loads().contains(load.id()))
+                            .mapToDouble(load -> load.surge()
+                                            .map(surge -> surge.factor())
+                                            .orElse(1.0)
+                                    * plan.worstWatts(load.id())
+                                    / (load.feed().equals(plan.site().inverter().map(Inverter::id))
+                                            ? plan.site()
+                                                    .inverter()
+                                                    .map(Inverter::acVolts)
+                                                    .orElse(230.0)
+                                            : plan.site().nominalVolts()))
+                            .sum();
+                    return inrush <= bears
+                            ? Stream.empty()
+                            : Stream.of(finding(
+                                            Hazard.LOSS_OF_CONTROL,
+                                            Severity.DANGER,
+                                            output.id(),
+                                            "Its load starts with more than the contact may close on: it welds, and never"
+                                                    + " opens again.")
+                                    .about("program/outputs/" + output.id() + "/contact/inrushAmperes")
+                                    .number("inrush", inrush, "A")
+                                    .number("contact may close on", bears, "A"));
+                });
+    }
+}

@@ -1,0 +1,19 @@
+package sparen.check;
+
+import java.util.stream.Stream;
+
+/** An output with a protection but nothing behind its contact, or an automatic wish that is switched off. */
+final class SupportsNothing implements Check {
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        return plan.outputs().stream()
+                .filter(output ->
+                        output.loads().isEmpty() && output.protection().isPresent())
+                .map(output -> finding(
+                                Hazard.LOSS_OF_CONTROL,
+                                Severity.NOTE,
+                                output.id(),
+                                "It has a protection, but nothing is behind its contact: nothing is protected.")
+                        .about("program/outputs/" + output.id() + "/loads"));
+    }
+}

@@ -1,0 +1,31 @@
+package sparen.check;
+
+import java.util.stream.Stream;
+import sparen.program.ClockSchedule;
+import sparen.program.DeviceClock;
+import sparen.program.GeneratorStart;
+import sparen.program.InverterEnable;
+import sparen.program.SunAndClock;
+
+/** A schedule on a clock that forgets the time at every power-down. */
+final class VolatileClock implements Check {
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        return plan.rules()
+                .filter(placed -> placed.output()
+                        .clock()
+                        .map(DeviceClock::lostAtPowerDown)
+                        .orElse(false))
+                .filter(placed -> placed.rule() instanceof ClockSchedule
+                        || placed.rule() instanceof InverterEnable
+                        || placed.rule() instanceof SunAndClock
+                        || placed.rule() instanceof GeneratorStart generator
+                                && generator.quietHours().isPresent())
+                .map(placed -> finding(
+                                Hazard.LOSS_OF_CONTROL,
+                                Severity.CAUTION,
+                                placed.output().id(),
+                                "Its clock forgets the time when its supply fails: after that its hours are other hours.")
+                        .about("program/outputs/" + placed.output().id() + "/clock"));
+    }
+}

@@ -1,0 +1,48 @@
+package sparen.check;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.stream.Stream;
+import sparen.program.AcProgram;
+import sparen.program.AcProgram.AcWindow;
+import sparen.site.DailySpan;
+import sparen.site.Inverter;
+
+/** Windows of the clock that overlap: only the first acts, and which that is nobody sees. */
+final class WindowsConflict implements Check {
+    @Override
+    public Stream<Finding> look(Examined plan) {
+        List<AcWindow> windows = plan.program().ac().map(AcProgram::windows).orElse(List.of());
+        List<Finding> found = new ArrayList<>();
+        for (int i = 0; i < windows.size(); i++) {
+            for (int k = i + 1; k < windows.size(); k++) {
+                if (overlap(windows.get(i).when(), windows.get(k).when())) {
+                    found.add(finding(
+                                    Hazard.LOSS_OF_CONTROL,
+                                    Severity.CAUTION,
+                                    plan.site().inverter().map(Inverter::id).orElse(""),
+                                    "Two windows hold at the same time; only the first acts.")
+                            .about("program/ac/windows")
+                            .number("first from", windows.get(i).when().fromHour(), "h")
+                            .number("second from", windows.get(k).when().fromHour(), "h"));
+                }
+            }
+        }
+        return found.stream();
+    }
+
+    private static boolean overlap(DailySpan a, DailySpan b) {
+        boolean days = a.weekdays().isEmpty()
+                || b.weekdays().isEmpty()
+                || a.weekdays().stream().anyMatch(b.weekdays()::contains);
+        boolean months = a.months().isEmpty()
+                || b.months().isEmpty()
+                || a.months().stream().anyMatch(b.months()::contains);
+        return days && months && (within(a.fromHour(), b) || within(b.fromHour(), a));
+    }
+
+    private static boolean within(double hour, DailySpan span) {
+        double after = (hour - span.fromHour() + 24) % 24;
+        return after < span.hours();
+    }
+}
