@@ -1,23 +1,41 @@
 package sparen.cli;
 
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import sparen.check.Checks;
+import sparen.check.Finding;
 import sparen.document.Documents;
+import sparen.format.Profile;
 import sparen.program.Plan;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.RunResult;
+import sparen.simulation.Scenario;
+import sparen.simulation.Simulation;
+import sparen.simulation.Window;
 
 /** Prints what the checks find in a plan. */
 @Command(
         name = "check",
         mixinStandardHelpOptions = true,
         description =
-                "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none.")
+                "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none. With"
+                        + " --run also those that a simulated run shows.")
 final class CheckCommand implements Callable<Integer> {
     @Mixin
     private DocumentInput input;
+
+    @Option(names = "--run", description = "simulates too, see the options of simulate, and adds what that shows")
+    private boolean run;
+
+    @Mixin
+    private ScenarioOptions options;
 
     @Spec
     private CommandSpec spec;
@@ -25,7 +43,22 @@ final class CheckCommand implements Callable<Integer> {
     @Override
     public Integer call() throws BadInput {
         Plan plan = input.plan();
-        spec.commandLine().getOut().println(Documents.writeAny(Checks.of(plan, input.profiles(plan))));
+        Map<String, Profile> profiles = input.profiles(plan);
+        List<Finding> findings = new ArrayList<>(Checks.of(plan, profiles));
+        if (run) {
+            findings.addAll(shownByRun(plan, profiles));
+        }
+        spec.commandLine().getOut().println(Documents.writeAny(findings));
         return 0;
+    }
+
+    private List<Finding> shownByRun(Plan plan, Map<String, Profile> profiles) throws BadInput {
+        try {
+            Scenario scenario = options.scenario(plan, profiles);
+            RunResult result = Simulation.run(scenario, new Window(0, scenario.durationSeconds(), 1));
+            return Checks.of(plan, profiles, result);
+        } catch (InvalidQuantity invalid) {
+            throw new BadInput(invalid.getMessage(), invalid);
+        }
     }
 }

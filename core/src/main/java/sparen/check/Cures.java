@@ -14,7 +14,7 @@ import sparen.quantity.Fields;
 import sparen.site.BatteryMonitor;
 
 /** The changes that cures make. */
-final class Cures {
+public final class Cures {
     private Cures() {}
 
     /** A cure that sets a level, rounded to a hundredth. */
@@ -28,7 +28,7 @@ final class Cures {
     }
 
     /** The change of a rule where it stands. */
-    static UnaryOperator<Plan> rule(Placed placed, UnaryOperator<Rule> change) {
+    public static UnaryOperator<Plan> rule(Placed placed, UnaryOperator<Rule> change) {
         return output(
                 placed.output().id(),
                 output -> placed.slot().equals("automatic")
@@ -36,7 +36,8 @@ final class Cures {
                         : output.withProtection(output.protection().map(change)));
     }
 
-    static UnaryOperator<Plan> output(String id, UnaryOperator<Output> change) {
+    /** The change of an output. */
+    public static UnaryOperator<Plan> output(String id, UnaryOperator<Output> change) {
         return plan -> withProgram(
                 plan,
                 "outputs",
@@ -45,7 +46,8 @@ final class Cures {
                         .toList());
     }
 
-    static UnaryOperator<Plan> charging(String charger, UnaryOperator<ChargeProgram> change) {
+    /** The change of a charger's setpoints. */
+    public static UnaryOperator<Plan> charging(String charger, UnaryOperator<ChargeProgram> change) {
         return plan -> withProgram(
                 plan,
                 "charging",
@@ -54,14 +56,16 @@ final class Cures {
                         .toList());
     }
 
-    static UnaryOperator<Plan> details(String charger, UnaryOperator<ChargeDetails> change) {
+    /** The change of a charger's details. */
+    public static UnaryOperator<Plan> details(String charger, UnaryOperator<ChargeDetails> change) {
         return charging(
                 charger,
                 one -> Fields.with(
                         one, "details", Optional.of(change.apply(one.details().orElse(ChargeDetails.NONE)))));
     }
 
-    static UnaryOperator<Plan> monitor(String id, UnaryOperator<BatteryMonitor> change) {
+    /** The change of a monitor's settings. */
+    public static UnaryOperator<Plan> monitor(String id, UnaryOperator<BatteryMonitor> change) {
         return plan -> Fields.with(
                 plan,
                 "site",
@@ -73,7 +77,8 @@ final class Cures {
                                 .toList()));
     }
 
-    static Plan withProgram(Plan plan, String component, List<?> value) {
+    /** A plan with a component of its program changed. */
+    public static Plan withProgram(Plan plan, String component, List<?> value) {
         return Fields.with(plan, "program", Fields.with(plan.program(), component, value));
     }
 }

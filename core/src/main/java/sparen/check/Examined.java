@@ -26,7 +26,7 @@ import sparen.site.Site;
 import sparen.sun.Climate;
 
 /** A plan with what several checks need of it, worked out once. */
-final class Examined {
+public final class Examined {
     private static final double CABLE_CELSIUS = 20;
     /** A cold night is so far below the mean of the coldest month (K); judgement, no source. */
     private static final double COLD_NIGHT_KELVIN = 12;
@@ -42,18 +42,19 @@ final class Examined {
      *
      * @param slot automatic or protection
      */
-    record Placed(Output output, String slot, Rule rule, Level level) {
+    public record Placed(Output output, String slot, Rule rule, Level level) {
         /** Path of its field. */
-        String path() {
+        public String path() {
             return Examined.path(output, slot, level.field());
         }
 
-        double value() {
+        /** The level's value (V or %). */
+        public double value() {
             return level.value();
         }
     }
 
-    Examined(Plan plan, Map<String, Profile> profiles) {
+    public Examined(Plan plan, Map<String, Profile> profiles) {
         this.plan = plan;
         this.profiles = profiles;
         battery = BatteryModel.of(plan.site().battery());
@@ -71,19 +72,24 @@ final class Examined {
         }
     }
 
-    Plan plan() {
+    public Plan plan() {
         return plan;
     }
 
-    Site site() {
+    /** The consumption profiles that its loads name. */
+    public Map<String, Profile> profiles() {
+        return profiles;
+    }
+
+    public Site site() {
         return plan.site();
     }
 
-    Program program() {
+    public Program program() {
         return plan.program();
     }
 
-    List<Output> outputs() {
+    public List<Output> outputs() {
         return plan.program().outputs();
     }
 
@@ -92,7 +98,7 @@ final class Examined {
     }
 
     /** Path of a field of a rule. */
-    static String path(Output output, String slot, String field) {
+    public static String path(Output output, String slot, String field) {
         return "program/outputs/" + output.id() + "/" + slot + "/" + field;
     }
 
@@ -105,20 +111,20 @@ final class Examined {
     }
 
     /** All levels with one of these roles. */
-    Stream<Placed> levels(Level.Role... roles) {
+    public Stream<Placed> levels(Level.Role... roles) {
         Set<Level.Role> wanted = Set.copyOf(Arrays.asList(roles));
         return levels.stream().filter(placed -> wanted.contains(placed.level().role()));
     }
 
     /** The level of the same rule with one of these roles. */
-    Optional<Placed> partner(Placed of, Level.Role... roles) {
+    public Optional<Placed> partner(Placed of, Level.Role... roles) {
         return levels(roles)
                 .filter(other -> other.output() == of.output() && other.slot().equals(of.slot()))
                 .findFirst();
     }
 
     /** A level of voltage without its sense point's offset (V). */
-    double trueVolts(Placed placed) {
+    public double trueVolts(Placed placed) {
         return placed.value() - point(placed).map(SensePoint::offsetVolts).orElse(0.0);
     }
 
@@ -126,7 +132,7 @@ final class Examined {
         return placed.level().sensePoint().map(site()::sensePoint);
     }
 
-    boolean isAtBattery(Placed placed) {
+    public boolean isAtBattery(Placed placed) {
         return point(placed)
                 .map(point -> point.place() == SensePoint.Place.BATTERY_TERMINALS)
                 .orElse(false);
@@ -142,27 +148,27 @@ final class Examined {
         return origin.note().isEmpty() ? kind : kind + ": " + origin.note();
     }
 
-    BatteryModel battery() {
+    public BatteryModel battery() {
         return battery;
     }
 
-    BatteryBank bank() {
+    public BatteryBank bank() {
         return plan.site().battery();
     }
 
     /** The most that all loads behind a contact draw from the main bus at a voltage (A). */
-    double worstAmperes(Output output, double volts) {
+    public double worstAmperes(Output output, double volts) {
         return output.loads().stream()
                 .mapToDouble(device -> WorstDraw.amperes(site(), device, volts, profiles))
                 .sum();
     }
 
-    double worstAmperes(String device, double volts) {
+    public double worstAmperes(String device, double volts) {
         return WorstDraw.amperes(site(), device, volts, profiles);
     }
 
     /** The most that all loads on the main bus draw together at a voltage (A). */
-    double worstAmperesOfAll(double volts) {
+    public double worstAmperesOfAll(double volts) {
         double direct = site().loads().stream()
                 .filter(load -> load.feed().isEmpty() && !load.diverts())
                 .mapToDouble(load -> worstAmperes(load.id(), volts))
@@ -183,7 +189,7 @@ final class Examined {
     }
 
     /** Worst draw of something on the AC side or of a load (W). */
-    double worstWatts(String load) {
+    public double worstWatts(String load) {
         return WorstDraw.watts(site(), load, profiles);
     }
 
@@ -196,12 +202,12 @@ final class Examined {
                 .sum();
     }
 
-    double mainCableOhms() {
+    public double mainCableOhms() {
         return site().mainCable().loopOhms(CABLE_CELSIUS);
     }
 
     /** The charging program of a charger. */
-    ChargeProgram charging(String charger) {
+    public ChargeProgram charging(String charger) {
         return program().charging().stream()
                 .filter(one -> one.controller().equals(charger))
                 .findFirst()
@@ -209,7 +215,7 @@ final class Examined {
     }
 
     /** The highest level that any charger ever regulates to (V). */
-    double highestRegulation() {
+    public double highestRegulation() {
         return program().charging().stream()
                 .mapToDouble(ChargeProgram::absorptionVolts)
                 .max()
@@ -217,7 +223,7 @@ final class Examined {
     }
 
     /** The most a controller's own setting or hardware lets it give (A). */
-    double limitAmperes(ChargeController controller) {
+    public double limitAmperes(ChargeController controller) {
         return Math.min(
                 controller.maximumAmperes(),
                 charging(controller.id())
@@ -227,7 +233,7 @@ final class Examined {
     }
 
     /** What the arrays of a controller have at standard test conditions (W). */
-    double peakWatts(ChargeController controller) {
+    public double peakWatts(ChargeController controller) {
         return site().arrays().stream()
                 .filter(array -> controller.arrays().contains(array.id()))
                 .mapToDouble(array -> array.peakWatts() * (1 - array.lossFraction()))
@@ -235,7 +241,7 @@ final class Examined {
     }
 
     /** Charge current that all batteries bear together (A), infinite where nothing is told. */
-    double chargeAmperesBorne() {
+    public double chargeAmperesBorne() {
         double sum = 0;
         for (ParallelBattery one : bank().batteries()) {
             sum += one.bms().map(bms -> bms.chargeAmperes()).orElse(Double.POSITIVE_INFINITY);
@@ -244,7 +250,7 @@ final class Examined {
     }
 
     /** The coldest night to be expected outside (°C), from the climate of the place. */
-    double coldestAirCelsius() {
+    public double coldestAirCelsius() {
         if (Double.isNaN(coldestMonth)) {
             Climate climate = Climate.atLatitude(site().location().latitudeDegrees());
             coldestMonth = climate.coldestMonthCelsius();
@@ -253,7 +259,7 @@ final class Examined {
     }
 
     /** How cold the battery is to be expected to become (°C): its heater's level, or the coldest month behind its lag. */
-    double coldestBatteryCelsius() {
+    public double coldestBatteryCelsius() {
         double outside = coldestAirCelsius() + COLD_NIGHT_KELVIN;
         return bank().enclosure()
                 .flatMap(enclosure -> enclosure.heater())

@@ -1,5 +1,6 @@
 package sparen.document;
 
+import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import java.util.Collection;
@@ -7,6 +8,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import sparen.check.Cure;
 import sparen.program.FreeCondition;
 import sparen.program.Rule;
 import sparen.program.Rules;
@@ -53,6 +55,7 @@ public final class Documents {
 
     /** Sets up a mapper: strict, records of the core by their own component names. */
     public static JsonMapper.Builder configure(JsonMapper.Builder builder) {
+        builder.addMixIn(Cure.class, CureInWords.class);
         KINDS.forEach((type, kinds) -> {
             builder.addMixIn(type, ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
@@ -144,6 +147,10 @@ public final class Documents {
         }
         return type == String.class ? "a text" : Collection.class.isAssignableFrom(type) ? "a list" : "an object";
     }
+
+    /** Of a cure its words are told; the change is made here. */
+    @JsonIgnoreProperties("change")
+    public interface CureInWords {}
 
     /** How kinds are told apart. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -1,6 +1,7 @@
 package sparen.app.plan;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -15,11 +16,14 @@ import sparen.app.site.SiteService;
 import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.document.PlanDocument;
+import sparen.format.Profile;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.working.Working;
+import sparen.working.Workings;
 
 /** Plans: reading them, saving them, and what they say. */
 @RestController
@@ -54,8 +58,8 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, and what is wrong with it. */
-    record Reading(List<OutputReading> outputs, List<Finding> findings) {}
+    /** What a plan says: the sentences of its outputs, what is wrong with it, and what can be worked out for it. */
+    record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings) {}
 
     /** The sentences of one output's rules. */
     record OutputReading(String output, Optional<Sentence> automatic, Optional<Sentence> protection) {}
@@ -97,7 +101,8 @@ class PlanController {
         List<OutputReading> outputs = plan.program().outputs().stream()
                 .map(output -> read(plan, output))
                 .toList();
-        return new Reading(outputs, Checks.of(plan, profiles.namedIn(siteId, plan)));
+        Map<String, Profile> named = profiles.namedIn(siteId, plan);
+        return new Reading(outputs, Checks.of(plan, named), Workings.of(plan, named));
     }
 
     private static OutputReading read(Plan plan, Output output) {

@@ -9,6 +9,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.profile.ProfileService;
 import sparen.app.site.SiteService;
+import sparen.check.Checks;
+import sparen.check.Finding;
 import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
@@ -80,6 +82,7 @@ class SeasonController {
             RunResult.Lowest lowestStateOfCharge,
             RunResult.Lowest lowestBatteryVolts,
             double endStateOfCharge,
+            List<Finding> findings,
             Trace trace) {}
 
     @PostMapping("/api/season/{siteId}")
@@ -118,6 +121,7 @@ class SeasonController {
                 result.lowestStateOfCharge(),
                 result.lowestBatteryVolts(),
                 result.endStateOfCharge(),
+                Checks.of(plan, scenario.profiles(), result),
                 result.trace());
     }
 }

@@ -14,6 +14,7 @@ import java.util.stream.Collectors;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import sparen.check.Cure;
 import sparen.document.Documents;
 
 /** HTTP speaks the same JSON as documents, and the description of the API says so. */
@@ -28,6 +29,7 @@ class JsonConfiguration {
     RequiredComponents requiredComponents() {
         for (ObjectMapper mapper : List.of(Json.mapper(), Json31.mapper())) {
             Documents.KINDS.keySet().forEach(type -> mapper.addMixIn(type, Documents.ByKind.class));
+            mapper.addMixIn(Cure.class, Documents.CureInWords.class);
             mapper.setAnnotationIntrospector(AnnotationIntrospector.pair(
                     new Kinds(), mapper.getSerializationConfig().getAnnotationIntrospector()));
         }

@@ -1,0 +1,54 @@
+package sparen.working;
+
+import java.util.stream.Stream;
+import sparen.check.Cures;
+import sparen.check.Examined;
+import sparen.power.PlanningArithmetic;
+import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
+import sparen.site.ChargeController;
+
+/** Absorption time of lead-acid: 0.42 × C20 / I, four hours at most; see {@link PlanningArithmetic#absorptionHours}. Each source has its own. */
+final class AbsorptionTime implements Calculator {
+    static final double MOST_HOURS = 4;
+
+    @Override
+    public Stream<Working> work(Examined plan) {
+        return plan.bank().chemistry().isLeadAcid()
+                ? plan.site().controllers().stream().map(controller -> work(plan, controller))
+                : Stream.empty();
+    }
+
+    private Working work(Examined plan, ChargeController controller) {
+        double capacity = plan.bank().capacityAmpereHours();
+        double amperes = amperes(plan, controller);
+        double hours = PlanningArithmetic.absorptionHours(capacity, amperes);
+        double taken = Math.round(Math.min(MOST_HOURS, hours) * 4) / 4.0;
+        return working(
+                        "program/charging/" + controller.id() + "/absorptionSeconds",
+                        "Absorption time of " + controller.name(),
+                        taken,
+                        "h")
+                .line(
+                        "I = min(%.0f A limit, %.0f W × %.2f / %.0f V) = %.1f A",
+                        plan.limitAmperes(controller),
+                        plan.peakWatts(controller),
+                        controller.efficiency(),
+                        plan.site().nominalVolts(),
+                        amperes)
+                .line("0.42 × %.0f Ah / %.1f A = %.2f h", capacity, amperes, hours)
+                .line("at most %.0f h: %.2f h (common practice)", MOST_HOURS, taken)
+                .enters(
+                        "absorption time of " + controller.name() + " to " + Bounds.number(taken) + " h",
+                        Cures.charging(controller.id(), one -> Fields.with(one, "absorptionSeconds", taken * 3600)));
+    }
+
+    /** The current a controller charges with (A). */
+    static double amperes(Examined plan, ChargeController controller) {
+        return PlanningArithmetic.chargeAmperes(
+                plan.peakWatts(controller),
+                controller.efficiency(),
+                plan.site().nominalVolts(),
+                plan.limitAmperes(controller));
+    }
+}

@@ -1,0 +1,45 @@
+package sparen.working;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import sparen.check.Examined;
+import sparen.program.AcProgram;
+import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
+import sparen.site.AcSource;
+import sparen.site.Inverter;
+
+/** Input limit: the weakest source, with room. A breaker bears 80 % for ever under some codes; a generator a little under its rating. */
+final class AcInput implements Calculator {
+    private static final double BREAKER = 0.8;
+    private static final double GENERATOR = 0.9;
+
+    @Override
+    public Stream<Working> work(Examined plan) {
+        if (plan.site().inverter().flatMap(Inverter::transfer).isEmpty()
+                || plan.site().acSources().isEmpty()) {
+            return Stream.empty();
+        }
+        Inverter inverter = plan.site().inverter().get();
+        double least = inverter.transfer().orElseThrow().maximumAmperes();
+        Working working = working("program/ac/inputLimitAmperes", "AC input limit", 0, "A")
+                .line("the transfer switch: %.0f A", least);
+        for (AcSource source : plan.site().acSources()) {
+            double leg = source.legWatts(inverter.acVolts()) / inverter.acVolts();
+            double share = source instanceof AcSource.Feeder ? BREAKER : GENERATOR;
+            working = working.line("%s: %.1f A a leg × %.0f %% = %.1f A", source.name(), leg, share * 100, leg * share);
+            least = Math.min(least, leg * share);
+        }
+        double taken = Math.floor(least * 2) / 2;
+        Working done = new Working(
+                working.calculator(), working.path(), working.title(), working.lines(), taken, "A", Optional.empty());
+        AcProgram ac = plan.program().ac().orElse(AcProgram.PLAIN);
+        return Stream.of(done.enters(
+                "AC input limit to " + Bounds.number(taken) + " A",
+                changed -> Fields.with(
+                        changed,
+                        "program",
+                        Fields.with(
+                                changed.program(), "ac", Optional.of(Fields.with(ac, "inputLimitAmperes", taken))))));
+    }
+}

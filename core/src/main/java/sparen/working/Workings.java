@@ -1,0 +1,33 @@
+package sparen.working;
+
+import java.util.List;
+import java.util.Map;
+import sparen.check.Examined;
+import sparen.format.Profile;
+import sparen.program.Plan;
+
+/** All calculators. A new one is a class in a file of its own and a line here. */
+public final class Workings {
+    private static final List<Calculator> ALL = List.of(
+            new AbsorptionTime(),
+            new EqualizationTime(),
+            new ChargeCurrentCeiling(),
+            new AcInput(),
+            new MonitorSettings(),
+            new HysteresisFromSag(),
+            new CableDropOfLoad(),
+            new StringVoltage(),
+            new VentilationAir(),
+            new DiversionSizing(),
+            new WindowLength(),
+            new CellScaling(),
+            new Autonomy());
+
+    private Workings() {}
+
+    /** All that can be worked out for a plan. */
+    public static List<Working> of(Plan plan, Map<String, Profile> profiles) {
+        Examined examined = new Examined(plan, profiles);
+        return ALL.stream().flatMap(calculator -> calculator.work(examined)).toList();
+    }
+}

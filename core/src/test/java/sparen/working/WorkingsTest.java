@@ -1,0 +1,131 @@
+package sparen.working;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static sparen.program.FullSite.PLAN;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import sparen.program.AcProgram.AcWindow;
+import sparen.program.ChargeDetails;
+import sparen.program.FullSite;
+import sparen.program.Plan;
+import sparen.quantity.Fields;
+import sparen.site.DailySpan;
+import sparen.site.Load;
+
+/** Each sum against the same one done by hand from the numbers of the plan. */
+public class WorkingsTest {
+    private static Plan plan() {
+        Plan diverting = FullSite.site(
+                PLAN,
+                "loads",
+                PLAN.site().loads().stream()
+                        .map(load -> load.id().equals("saw")
+                                ? Fields.with(load, "use", Optional.of(Load.Use.DIVERSION))
+                                : load)
+                        .toList());
+        AcWindow window = new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(0, 5), 0.8);
+        return Fields.with(
+                diverting,
+                "program",
+                Fields.with(
+                        diverting.program(),
+                        "ac",
+                        diverting.program().ac().map(ac -> Fields.with(ac, "windows", List.of(window)))));
+    }
+
+    private static Working work(Plan plan, String calculator) {
+        return Workings.of(plan, Map.of()).stream()
+                .filter(working -> working.calculator().equals(calculator))
+                .findFirst()
+                .orElseThrow(() -> new AssertionError(calculator + " works nothing out"));
+    }
+
+    @DataProvider
+    public Object[][] sums() {
+        double arrayWatts = 1400 * 0.95;
+        double amperes = Math.min(55, arrayWatts * 0.97 / 24);
+        return new Object[][] {
+            // 0.42 × 400 Ah / 53.8 A = 3.1 h, to a quarter.
+            {"AbsorptionTime", Math.round(0.42 * 400 / amperes * 4) / 4.0, "h"},
+            {"EqualizationTime", 1.25, "h"},
+            // Flooded: a fifth of the capacity is 80 A; the hardware gives 60 A.
+            {"ChargeCurrentCeiling", 60.0, "A"},
+            // 3000 W / 230 V × 90 % = 11.7 A, down to a half.
+            {"AcInput", 11.5, "A"},
+            {"MonitorSettings", 400.0, "Ah"},
+            {"CableDropOfLoad", 50.0 / 24 * 0.01, "V"},
+            // EN IEC 62485-2, from memory: 0.05 × 12 × 20 × 400 / 1000.
+            {"VentilationAir", 4.8, "m³/h"},
+            {"DiversionSizing", 900.0, "W"},
+            {"WindowLength", 0.6 * 400 / 40 / 0.9, "h"},
+            {"CellScaling", 22.8 / 2, "V"},
+            // Half of 9.6 kWh over 182 W.
+            {"Autonomy", 4800 / (24 * 182.0), "d"},
+        };
+    }
+
+    @Test(dataProvider = "sums")
+    public void isWhatTheHandWouldGet(String calculator, double value, String unit) {
+        Working working = work(plan(), calculator);
+        assertEquals(
+                working.value(),
+                value,
+                1e-9 * Math.max(1, value),
+                working.lines().toString());
+        assertEquals(working.unit(), unit);
+        assertTrue(working.lines().size() >= 1);
+    }
+
+    /** In the cold the table and the sheet differ; the higher counts. −16 °C: row factor 1.16 or 1.18, sheet 1 + 0.003 × 41. */
+    @Test
+    public void stringVoltageTakesTheWorse() {
+        Working working = work(PLAN, "StringVoltage");
+        assertTrue(
+                working.value() >= 80 * 1.1 && working.value() <= 80 * 1.25,
+                working.lines().toString());
+        assertEquals(working.lines().size(), 3);
+    }
+
+    /** What a sum enters is what it found, and entering it changes nothing else of the site. */
+    @Test
+    public void entersWhatItFound() {
+        Plan taken =
+                work(PLAN, "HysteresisFromSag").takes().orElseThrow().change().apply(PLAN);
+        double found = work(PLAN, "HysteresisFromSag").value();
+        assertEquals(
+                taken.program()
+                        .outputs()
+                        .get(0)
+                        .protection()
+                        .orElseThrow()
+                        .levels()
+                        .get(1)
+                        .value(),
+                found);
+        assertEquals(taken.site(), PLAN.site());
+        Plan ceiling = work(PLAN, "ChargeCurrentCeiling")
+                .takes()
+                .orElseThrow()
+                .change()
+                .apply(PLAN);
+        assertEquals(
+                ceiling.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes),
+                Optional.of(60.0));
+    }
+
+    /** Of 100 days two may be worse: the third lowest counts, with five percent of room. */
+    @Test
+    public void floorLeavesOutTheWorstDays() {
+        double[] days = new double[100];
+        for (int i = 0; i < days.length; i++) {
+            days[i] = 0.4 + i / 250.0;
+        }
+        assertEquals(FloorFromHistory.of(days).orElseThrow().value(), 35.0);
+        assertTrue(FloorFromHistory.of(new double[13]).isEmpty());
+    }
+}
