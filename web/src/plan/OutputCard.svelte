@@ -1,11 +1,13 @@
 <script lang="ts">
   import { actsOn } from '../lib/shell/parts';
-  import type { Output, OutputReading, Rule, Finding } from '../lib/api/api';
+  import type { Output, OutputReading, Rule, Finding, Working } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
   import { written } from '../lib/sentence/quantity';
   import FindingLine from './FindingLine.svelte';
   import type { PlanEditor } from './planEditor.svelte';
+  import RulePicker from './RulePicker.svelte';
+  import Worked from './Worked.svelte';
 
   interface Props {
     editor: PlanEditor;
@@ -13,10 +15,13 @@
     index: number;
     reading?: OutputReading;
     findings: Finding[];
+    workings: Working[];
     readonly: boolean;
     focus: () => void;
   }
-  let { editor, output, index, reading, findings, readonly, focus }: Props = $props();
+  let { editor, output, index, reading, findings, workings, readonly, focus }: Props = $props();
+
+  type Slot = 'automatic' | 'protection' | 'lockout';
 
   const wishes = [
     ['OFF', 'Off'],
@@ -29,21 +34,23 @@
     ['CLOSED', 'test force: closed'],
   ] as const;
   const acts = $derived(editor.plan ? actsOn(editor.plan, output.loads) : '');
-  const errors = $derived((slot: 'automatic' | 'protection') => {
+  const errors = $derived((slot: Slot) => {
     const start = `/program/outputs/${index}/${slot}/`;
     const mine = editor.refused.filter((one) => one.pointer.startsWith(start));
-    return Object.fromEntries(mine.map((one) => [one.pointer.slice(start.length), one.detail]));
+    return Object.fromEntries(
+      mine.map((one) => [one.pointer.slice(start.length).replaceAll('/', '.'), one.detail]),
+    );
   });
 
   /** What a contact does at rest with a full battery: what the symbol shows. */
   const closed = $derived(output.testForce === 'NONE' ? output.wish === 'ON' : output.testForce === 'CLOSED');
 
-  function setField(slot: 'automatic' | 'protection', field: string, label: string, value: number | string) {
+  function setField(slot: Slot, field: string, label: string, value: number | string) {
     const unit = reading?.[slot]?.parts.find((part) => part.kind === 'number' && part.field === field);
     const say = (one: unknown) =>
       unit?.kind === 'number' && typeof one === 'number' ? written(one, unit.unit) : String(one);
     editor.set(
-      ['program', 'outputs', index, slot, field],
+      ['program', 'outputs', index, slot, ...field.split('.')],
       value,
       (before, after) => `${label} of ${output.name} ${say(before)} → ${say(after)}`,
     );
@@ -131,6 +138,15 @@
       change={(field, label, value) => setField('protection', field, label, value)}
     />
   {/if}
+  {#if output.lockout && reading?.lockout}
+    <SentenceEditor
+      sentence={reading.lockout}
+      rule={output.lockout}
+      {readonly}
+      errors={errors('lockout')}
+      change={(field, label, value) => setField('lockout', field, label, value)}
+    />
+  {/if}
   {#if output.testForce !== 'NONE'}
     <p class="hatch-force mt-2">
       <span class="bg-paper px-2 py-1 font-bold text-danger"
@@ -138,7 +154,15 @@
       >
     </p>
   {/if}
-  {#each findings as finding (finding.check)}<FindingLine {finding} />{/each}
+  {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
+  {#if workings.length > 0}
+    <details class="mt-2">
+      <summary class="flex min-h-11 cursor-pointer items-center text-soft">Worked out for this output</summary
+      >
+      <Worked {editor} {workings} {readonly} />
+    </details>
+  {/if}
+  {#if !readonly}<RulePicker {editor} {output} {index} />{/if}
 </article>
 
 <style>

@@ -7,18 +7,28 @@
   import { seasonOf } from '../season/season.svelte';
   import TapeView from '../season/TapeView.svelte';
   import Conflict from './Conflict.svelte';
+  import { partName } from '../lib/shell/parts';
   import Facts from './Facts.svelte';
+  import FindingLine from './FindingLine.svelte';
   import History from './History.svelte';
   import OutputCard from './OutputCard.svelte';
   import { editorOf } from './planEditor.svelte';
   import ProfileImport from './ProfileImport.svelte';
   import SaveState from './SaveState.svelte';
+  import Worked from './Worked.svelte';
 
   let { params }: { params: { site: string } } = $props();
 
   const editor = $derived(editorOf(params.site));
   const season = $derived(seasonOf(params.site));
   const plan = $derived(editor.plan);
+  const workings = $derived(editor.reading?.workings ?? []);
+  const ofSite = $derived(workings.filter((one) => !one.path.startsWith('program/outputs/')));
+  const elsewhere = $derived(
+    (editor.reading?.findings ?? []).filter(
+      (one) => !plan?.program.outputs.some((output) => output.id === one.at),
+    ),
+  );
   let focused = $state<string>();
   const shown = $derived(focused ?? plan?.program.outputs[0]?.id);
 </script>
@@ -43,13 +53,26 @@
   {:else}
     <div class="grid grid-cols-1 xl:grid-cols-[minmax(30rem,1fr)_minmax(0,1.05fr)]">
       <section aria-label="Outputs">
+        {#if elsewhere.length > 0}
+          <div class="border-b border-rule px-4 pt-3 pb-4 md:px-6" aria-labelledby="site-findings">
+            <h2 id="site-findings">Findings at the site</h2>
+            {#each elsewhere as finding, i (i)}
+              <FindingLine
+                {finding}
+                at={partName(plan, finding.at)}
+                editor={session.mayChange ? editor : undefined}
+              />
+            {/each}
+          </div>
+        {/if}
         {#each plan.program.outputs as output, index (output.id)}
           <OutputCard
             {editor}
             {output}
             {index}
             reading={editor.reading?.outputs.find((one) => one.output === output.id)}
-            findings={(editor.reading?.findings ?? []).filter((one) => one.output === output.id)}
+            findings={(editor.reading?.findings ?? []).filter((one) => one.at === output.id)}
+            workings={workings.filter((one) => one.path.startsWith(`program/outputs/${output.id}/`))}
             readonly={!session.mayChange}
             focus={() => (focused = output.id)}
           />
@@ -63,13 +86,21 @@
       >
         <TapeView {editor} {season} output={shown} compact />
         <h2 class="px-4 pt-2 md:px-6">Levels</h2>
-        <div class="mx-auto max-w-xl px-4 pb-6"><Gauge {plan} emphasised={shown} /></div>
+        <div class="mx-auto max-w-xl px-4 pb-6">
+          <Gauge {plan} readings={editor.reading?.outputs ?? []} emphasised={shown} />
+        </div>
       </aside>
     </div>
     <section class="border-t border-rule" aria-labelledby="facts">
       <h2 id="facts" class="px-4 pt-5 md:px-6">What stands here</h2>
       <Facts {plan} />
     </section>
+    {#if ofSite.length > 0}
+      <section class="border-t border-rule px-4 pb-4 md:px-6" aria-labelledby="worked">
+        <h2 id="worked" class="pt-5 pb-2">Worked out</h2>
+        <div class="max-w-3xl"><Worked {editor} workings={ofSite} readonly={!session.mayChange} /></div>
+      </section>
+    {/if}
     {#if session.mayChange}<ProfileImport {editor} />{/if}
     <History {editor} />
   {/if}

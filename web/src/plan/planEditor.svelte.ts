@@ -73,7 +73,9 @@ export class PlanEditor {
     this.saved = plan;
     this.plan = plan;
     // What was said of single places is still true of the next change there; of a whole plan brought back it is not.
-    this.said.delete('');
+    for (const place of this.said.keys()) {
+      if (place === '' || place.startsWith('proposed ')) this.said.delete(place);
+    }
     this.conflict = undefined;
     this.saving = 'idle';
     this.saveProblem = undefined;
@@ -116,6 +118,25 @@ export class PlanEditor {
     this.undone = this.undone.slice(0, -1);
     this.done = [...this.done, { ...step, plan: this.plan }];
     this.show(step.plan);
+  }
+
+  /** Asks for the plan with a change that was proposed at a path; the plan itself stays. */
+  async proposed(path: string, says: string): Promise<Plan | undefined> {
+    if (!this.plan) return undefined;
+    const { data, problem } = await outcome(
+      api.POST('/api/changes/{siteId}', {
+        params: { path: { siteId: this.site } },
+        body: { plan: this.plan, path, says },
+      }),
+    );
+    this.problem = problem;
+    return data?.plan;
+  }
+
+  /** Takes a plan as it was proposed, as one step that can be undone. */
+  take(plan: Plan, says: string) {
+    this.said.set(`proposed ${says}`, { path: [], say: () => says });
+    this.change(plan, says, '');
   }
 
   discard() {

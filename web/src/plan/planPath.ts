@@ -6,7 +6,7 @@ export function withPlace<T>(value: T, path: Path, replacement: unknown): T {
   const [first, ...rest] = path;
   if (first === undefined) return replacement as T;
   if (Array.isArray(value)) {
-    return value.map((entry, i) => (i === first ? withPlace(entry, rest, replacement) : entry)) as T;
+    return value.map((entry, i) => (i === Number(first) ? withPlace(entry, rest, replacement) : entry)) as T;
   }
   const object = value as Record<string, unknown>;
   return { ...object, [first]: withPlace(object[String(first)], rest, replacement) } as T;

@@ -14,6 +14,8 @@
   const start = $derived(Date.parse(answer.start));
   const words: Record<Event['kind'], string> = {
     OPENED: 'opens',
+    CLOCK: 'clock lost',
+    LOCKOUT: 'lockout',
     CLOSED: 'closes',
     CHATTER: 'chatters',
     STAGE: 'stage',

@@ -1,6 +1,8 @@
 <script lang="ts">
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import { partName } from '../lib/shell/parts';
+  import FindingLine from '../plan/FindingLine.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
   import SaveState from '../plan/SaveState.svelte';
   import EventList from './EventList.svelte';
@@ -40,6 +42,14 @@
       <div
         class="grid grid-cols-1 gap-x-8 border-t border-rule px-4 py-5 md:px-6 xl:grid-cols-[minmax(0,1.4fr)_minmax(22rem,1fr)]"
       >
+        {#if season.answer.findings.length > 0}
+          <section class="mb-6 xl:col-span-2" aria-labelledby="shown">
+            <h2 id="shown">What the run shows</h2>
+            {#each season.answer.findings as finding, i (i)}
+              <FindingLine {finding} at={partName(plan, finding.at)} />
+            {/each}
+          </section>
+        {/if}
         <EventList answer={season.answer} {plan} {season} />
         <LedgerTable answer={season.answer} {plan} />
       </div>

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import type { Plan } from '../api/api';
+  import type { OutputReading, Plan } from '../api/api';
   import { fixed } from '../sentence/quantity';
   import { pegsOf, spread, type Peg } from './pegs';
 
   /** The voltage axis with every threshold on it. */
-  let { plan, emphasised }: { plan: Plan; emphasised?: string } = $props();
+  let { plan, readings, emphasised }: { plan: Plan; readings: OutputReading[]; emphasised?: string } =
+    $props();
 
   const HEIGHT = 460;
   const TOP = 20;
@@ -12,7 +13,7 @@
   const AXIS = 180;
   const LINE = 17;
 
-  const levels = $derived(pegsOf(plan));
+  const levels = $derived(pegsOf(plan, readings));
   const battery = $derived(plan.site.battery);
   const all = $derived([...levels.pegs.map((peg) => peg.volts), battery.lowestVolts, battery.highestVolts]);
   const span = $derived(Math.max(...all) - Math.min(...all));
@@ -109,7 +110,7 @@
       <path d="M0 0V6" stroke="var(--danger)" stroke-width="1" opacity="0.35" />
     </pattern>
   </defs>
-  {#each levels.pairs as pair (pair.key)}
+  {#each levels.pairs as pair, i (i)}
     <rect
       x={AXIS - 4}
       width="8"

@@ -3,21 +3,46 @@ import demo from '../../../../demo/hallgrund.json';
 import kvarno from '../../../../demo/kvarno.json';
 import skarvholm from '../../../../demo/skarvholm.json';
 import { factsOf } from '../../plan/facts';
-import type { Plan } from '../api/api';
+import type { OutputReading, Plan } from '../api/api';
 import { actsOn } from '../shell/parts';
 import { pegsOf } from './pegs';
 
 const plan = demo.plan as unknown as Plan;
 
+type Level = OutputReading['levels'][number];
+const level = (slot: string, field: string, term: string, falling: boolean, switches = true): Level => ({
+  slot,
+  field,
+  term,
+  volts: 0,
+  falling,
+  switches,
+});
+const disconnect = [
+  level('protection', 'lvdVolts', 'LVD', true),
+  level('protection', 'lvrVolts', 'LVR', false),
+];
+const readings: OutputReading[] = [
+  { output: 'transmitter-disconnect', levels: disconnect },
+  { output: 'marker-light-output', levels: disconnect },
+  {
+    output: 'fault-output',
+    levels: [
+      level('automatic', 'warningVolts', 'warning', true, false),
+      level('automatic', 'clearsVolts', 'warning clears', false, false),
+    ],
+  },
+];
+
 it('has a peg for every voltage threshold of the demo site, and joins the pairs', () => {
-  const { pegs, pairs } = pegsOf(plan);
+  const { pegs, pairs } = pegsOf(plan, readings);
   const labels = pegs.map((peg) => peg.label).sort();
   expect(labels).toEqual(
-    ['LVD', 'LVD', 'LVR', 'LVR', 'absorption', 'clears', 'float', 'recharge', 'warning'].sort(),
+    ['LVD', 'LVD', 'LVR', 'LVR', 'absorption', 'float', 'recharge', 'warning', 'warning clears'].sort(),
   );
   expect(pairs).toHaveLength(3);
   expect(pairs.every((pair) => pair.low < pair.high)).toBe(true);
-  expect(pegs.filter((peg) => !peg.switches).map((peg) => peg.label)).toEqual(['warning', 'clears']);
+  expect(pegs.filter((peg) => !peg.switches).map((peg) => peg.label)).toEqual(['warning', 'warning clears']);
   expect(pegs.filter((peg) => peg.acts === 'falling').map((peg) => peg.label)).not.toContain('LVR');
   expect(new Set(pegs.map((peg) => peg.key)).size).toBe(pegs.length);
 });
@@ -46,7 +71,14 @@ it.each([demo, kvarno, skarvholm])('finds the origin of a fact under its path', 
 });
 
 it('has pegs for diversion and for the charger in the inverter', () => {
-  const { pegs } = pegsOf(kvarno.plan as unknown as Plan);
+  const vent: OutputReading = {
+    output: 'vent-output',
+    levels: [
+      level('automatic', 'onVolts', 'diversion on', false),
+      level('automatic', 'offVolts', 'diversion off', true),
+    ],
+  };
+  const { pegs } = pegsOf(kvarno.plan as unknown as Plan, [vent]);
   const diversion = pegs.filter((peg) => peg.label.startsWith('diversion'));
   expect(diversion.map((peg) => [peg.acts, peg.volts])).toEqual([
     ['rising', 28],

@@ -1,4 +1,5 @@
-import type { Plan } from '../api/api';
+import { atPlace } from '../../plan/planPath';
+import type { OutputReading, Plan } from '../api/api';
 
 /** A threshold on the voltage axis. */
 export interface Peg {
@@ -20,66 +21,36 @@ export interface Pair {
   high: number;
 }
 
-/** All voltage thresholds of a plan, and the pairs among them. */
-export function pegsOf(plan: Plan): { pegs: Peg[]; pairs: Pair[] } {
+/**
+ * All voltage thresholds of a plan, and the pairs among them. Which numbers of a rule are levels the server says; the values are
+ * those of the plan being edited.
+ */
+export function pegsOf(plan: Plan, readings: OutputReading[]): { pegs: Peg[]; pairs: Pair[] } {
   const pegs: Peg[] = [];
   const pairs: Pair[] = [];
-  for (const output of plan.program.outputs) {
-    for (const rule of [output.automatic, output.protection]) {
-      if (rule?.kind === 'voltageDisconnect') {
-        const of = output.name;
+  for (const reading of readings) {
+    const output = plan.program.outputs.find((one) => one.id === reading.output);
+    if (!output) continue;
+    for (const slot of ['automatic', 'protection'] as const) {
+      const levels = reading.levels.filter((level) => level.slot === slot);
+      const volts = levels.map((level) => {
+        const value = atPlace(output[slot], level.field.split('.'));
+        return typeof value === 'number' ? value : level.volts;
+      });
+      levels.forEach((level, i) =>
         pegs.push({
-          key: `${output.id}-lvd`,
-          volts: rule.lvdVolts,
-          acts: 'falling',
-          switches: true,
-          label: 'LVD',
-          of,
-        });
-        pegs.push({
-          key: `${output.id}-lvr`,
-          volts: rule.lvrVolts,
-          acts: 'rising',
-          switches: true,
-          label: 'LVR',
-          of,
-        });
-        pairs.push({ key: output.id, low: rule.lvdVolts, high: rule.lvrVolts });
-      } else if (rule?.kind === 'voltageDiversion') {
-        const diverts = { switches: true, of: output.name };
-        pegs.push({
-          ...diverts,
-          key: `${output.id}-on`,
-          volts: rule.onVolts,
-          acts: 'rising',
-          label: 'diversion on',
-        });
-        pegs.push({
-          ...diverts,
-          key: `${output.id}-off`,
-          volts: rule.offVolts,
-          acts: 'falling',
-          label: 'diversion off',
-        });
-        pairs.push({ key: output.id, low: rule.offVolts, high: rule.onVolts });
-      } else if (rule?.kind === 'lowBatterySignal') {
-        const of = output.name;
-        const tells = { switches: false, of };
-        pegs.push({
-          ...tells,
-          key: `${output.id}-warn`,
-          volts: rule.warningVolts,
-          acts: 'falling',
-          label: 'warning',
-        });
-        pegs.push({
-          ...tells,
-          key: `${output.id}-clear`,
-          volts: rule.clearsVolts,
-          acts: 'rising',
-          label: 'clears',
-        });
-        pairs.push({ key: output.id, low: rule.warningVolts, high: rule.clearsVolts });
+          key: `${output.id}-${slot}-${level.field}`,
+          volts: volts[i] ?? level.volts,
+          acts: level.falling ? 'falling' : 'rising',
+          switches: level.switches,
+          label: level.term,
+          of: output.name,
+        }),
+      );
+      const [first, second] = levels;
+      if (first && second && first.falling !== second.falling) {
+        const [low, high] = first.falling ? [volts[0], volts[1]] : [volts[1], volts[0]];
+        pairs.push({ key: output.id, low: low ?? 0, high: high ?? 0 });
       }
     }
   }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Sentence } from '../api/api';
+  import { atPlace } from '../../plan/planPath';
   import NumberChip from './NumberChip.svelte';
 
   interface Props {
@@ -13,6 +14,8 @@
     change: (field: string, label: string, value: number | string) => void;
   }
   let { sentence, rule, readonly = false, errors = {}, change }: Props = $props();
+
+  const held = (field: string) => atPlace(rule, field.split('.'));
 </script>
 
 <p class="text-[1.0625rem] leading-[2.6rem]">
@@ -20,7 +23,7 @@
     {#if part.kind === 'words'}{part.text}{:else if part.kind === 'number'}
       <NumberChip
         chip={part}
-        value={Number(rule[part.field] ?? part.value)}
+        value={Number(held(part.field) ?? part.value)}
         error={errors[part.field]}
         {readonly}
         change={(value) => change(part.field, part.label, value)}
@@ -30,7 +33,7 @@
         class="choice"
         aria-label={part.label}
         disabled={readonly}
-        value={String(rule[part.field] ?? part.value)}
+        value={String(held(part.field) ?? part.value)}
         onchange={(event) => change(part.field, part.label, event.currentTarget.value)}
       >
         {#each part.choices as choice (choice.value)}<option value={choice.value}>{choice.label}</option

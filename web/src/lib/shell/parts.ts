@@ -16,6 +16,11 @@ export function partNames({ site, program }: Plan): Record<string, string> {
   return Object.fromEntries(parts.map((one) => [one.id, one.name]));
 }
 
+/** What a part is called, the site itself where none is named. */
+export function partName(plan: Plan, id: string): string {
+  return id === '' ? plan.site.name : (partNames(plan)[id] ?? id);
+}
+
 /** What an output does to what is behind its contact, in words. */
 export function actsOn(plan: Plan, ids: string[]): string {
   const names = partNames(plan);

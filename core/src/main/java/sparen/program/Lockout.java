@@ -1,5 +1,6 @@
 package sparen.program;
 
+import java.util.List;
 import sparen.quantity.Bounds;
 
 /**
@@ -37,5 +38,29 @@ public record Lockout(
         Bounds.within("firstWaitSeconds", firstWaitSeconds, "s", 0, 86_400);
         Bounds.present("release", release);
         Bounds.within("waitSeconds", waitSeconds, "s", 0, 2_592_000);
+    }
+
+    /** How it is said. */
+    public Sentence sentence() {
+        Sentence said = Sentence.start("Each trip makes it wait ")
+                .seconds("firstWaitSeconds", "first wait", firstWaitSeconds)
+                .then(", every next one ")
+                .number("growthFactor", "growth", growthFactor, "×", 0.5, 1, 1, 10)
+                .then(" as long; after ")
+                .number("trips", "trips", trips, "trips", 1, 5, 1, 100)
+                .then(" within ")
+                .seconds("withinSeconds", "within", withinSeconds, 2_592_000)
+                .then(" it stays open until ")
+                .choice(
+                        "release",
+                        "release",
+                        release.name(),
+                        List.of(
+                                new Sentence.Choice("TIME", "its wait is over"),
+                                new Sentence.Choice("DAWN", "dawn"),
+                                new Sentence.Choice("HAND", "somebody comes")));
+        return release == Release.TIME
+                ? said.then(", ").seconds("waitSeconds", "lockout", waitSeconds, 2_592_000).then(".")
+                : said.then(".");
     }
 }

@@ -3,6 +3,7 @@ package sparen.app.plan;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -17,8 +18,11 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.document.PlanDocument;
 import sparen.format.Profile;
+import sparen.program.Level;
+import sparen.program.Lockout;
 import sparen.program.Output;
 import sparen.program.Plan;
+import sparen.program.Rule;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
@@ -61,8 +65,25 @@ class PlanController {
     /** What a plan says: the sentences of its outputs, what is wrong with it, and what can be worked out for it. */
     record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings) {}
 
-    /** The sentences of one output's rules. */
-    record OutputReading(String output, Optional<Sentence> automatic, Optional<Sentence> protection) {}
+    /** The sentences of one output's rules and its lockout, and the levels of voltage at which it acts. */
+    record OutputReading(
+            String output,
+            Optional<Sentence> automatic,
+            Optional<Sentence> protection,
+            Optional<Sentence> lockout,
+            List<LevelReading> levels) {}
+
+    /**
+     * A level of voltage.
+     *
+     * @param slot automatic or protection
+     * @param field of the rule
+     * @param term the trade's term
+     * @param volts whole bank (V)
+     * @param falling whether it acts when the voltage falls to it
+     * @param switches whether it moves a load, else it tells
+     */
+    record LevelReading(String slot, String field, String term, double volts, boolean falling, boolean switches) {}
 
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     LoadedRevision latest(@PathVariable String siteId) {
@@ -110,7 +131,24 @@ class PlanController {
         return new OutputReading(
                 output.id(),
                 output.automatic().map(rule -> rule.sentence(around)),
-                output.protection().map(rule -> rule.sentence(around)));
+                output.protection().map(rule -> rule.sentence(around)),
+                output.lockout().map(Lockout::sentence),
+                Stream.concat(
+                                output.automatic().stream().flatMap(rule -> levels("automatic", rule)),
+                                output.protection().stream().flatMap(rule -> levels("protection", rule)))
+                        .toList());
+    }
+
+    private static Stream<LevelReading> levels(String slot, Rule rule) {
+        return rule.levels().stream()
+                .filter(level -> !level.role().percent() && level.value() > 0)
+                .map(level -> new LevelReading(
+                        slot,
+                        level.field(),
+                        level.term(),
+                        level.value(),
+                        level.role().falling(),
+                        level.role() != Level.Role.WARNING && level.role() != Level.Role.CLEARS));
     }
 
     private static LoadedRevision told(PlanService.Loaded loaded) {

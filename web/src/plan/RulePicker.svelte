@@ -1,0 +1,123 @@
+<script lang="ts">
+  import type { Offer, Output, Rule } from '../lib/api/api';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import Action from '../lib/shell/Action.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+  import type { PlanEditor } from './planEditor.svelte';
+
+  /** Chooses a rule by what the output is for; it comes with usual numbers, to be adapted. */
+  interface Props {
+    editor: PlanEditor;
+    output: Output;
+    index: number;
+  }
+  let { editor, output, index }: Props = $props();
+
+  const purposes: [Offer['purpose'], string][] = [
+    ['PROTECT_BATTERY', 'Keep the battery from emptying'],
+    ['USE_SURPLUS', 'Use what would be thrown away'],
+    ['SAFE_CHARGING', 'Keep charging safe'],
+    ['COOL_AND_VENT', 'Keep it cool and clear of gas'],
+    ['LIGHT_AND_TIME', 'Light and time'],
+    ['BRING_HELP', 'Bring in help'],
+    ['TELL_SOMEONE', 'Tell someone'],
+    ['BY_HAND', 'By hand or by another device'],
+  ];
+  let offers = $state.raw<Offer[]>();
+  let problem = $state<Problem>();
+  let open = $state(false);
+
+  async function look() {
+    open = !open;
+    if (!open || !editor.plan) return;
+    const answer = await outcome(
+      api.POST('/api/offers/{siteId}', {
+        params: { path: { siteId: editor.site } },
+        body: { plan: editor.plan, output: output.id },
+      }),
+    );
+    offers = answer.data;
+    problem = answer.problem;
+  }
+
+  function take(slot: 'automatic' | 'protection', offer: Offer) {
+    const place = ['program', 'outputs', index];
+    const note = () =>
+      slot === 'automatic'
+        ? `${output.name} goes by ${offer.title}`
+        : `${output.name} is protected by ${offer.title}`;
+    if (slot === 'automatic') {
+      editor.set(place, { ...output, automatic: offer.rule as Rule, wish: 'AUTOMATIC' }, note);
+    } else {
+      editor.set([...place, 'protection'], offer.rule, note);
+    }
+    open = false;
+  }
+
+  function remove(slot: 'automatic' | 'protection') {
+    const wish = slot === 'automatic' && output.wish === 'AUTOMATIC' ? 'OFF' : output.wish;
+    const without = Object.fromEntries(Object.entries({ ...output, wish }).filter(([key]) => key !== slot));
+    editor.set(['program', 'outputs', index], without, () => `${output.name} loses its ${slot} rule`);
+    open = false;
+  }
+
+  function lockOut() {
+    const lockout = {
+      trips: 3,
+      withinSeconds: 3600,
+      growthFactor: 2,
+      firstWaitSeconds: 60,
+      release: 'DAWN',
+      waitSeconds: 0,
+    };
+    const without: Partial<Output> = { ...output };
+    if (output.lockout) delete without.lockout;
+    const changed = output.lockout ? without : { ...output, lockout };
+    editor.set(['program', 'outputs', index], changed, () =>
+      output.lockout ? `${output.name} loses its lockout` : `${output.name} locks out after 3 trips`,
+    );
+    open = false;
+  }
+</script>
+
+<div class="mt-2">
+  <Action onclick={look} aria-expanded={open} aria-controls="rules-{output.id}">Rules…</Action>
+  {#if open}
+    <div id="rules-{output.id}" class="mt-2 border-l-4 border-ink bg-raised p-3">
+      {#if problem}<Trouble {problem} retry={look} />{/if}
+      {#if !offers && !problem}<p role="status">Asking which rules suit this site</p>{/if}
+      {#each purposes as [purpose, title] (purpose)}
+        {@const some = (offers ?? []).filter((offer) => offer.purpose === purpose)}
+        {#if some.length > 0}
+          <details class="border-t border-rule first:border-t-0">
+            <summary class="flex min-h-11 cursor-pointer items-center font-bold">{title}</summary>
+            <ul class="pb-2">
+              {#each some as offer (offer.name)}
+                <li class="border-t border-rule py-2">
+                  <p class="font-bold">{offer.title}</p>
+                  {#if offer.rule}
+                    <p class="text-sm text-soft">{offer.sentence}</p>
+                    <div class="mt-1 flex flex-wrap gap-2">
+                      <Action onclick={() => take('automatic', offer)}>As its wish</Action>
+                      <Action onclick={() => take('protection', offer)}>As its protection</Action>
+                    </div>
+                  {:else}
+                    <p class="text-sm text-soft">
+                      The site lacks what it needs: a monitor, a charger, arrays with told voltages, or
+                      another output.
+                    </p>
+                  {/if}
+                </li>
+              {/each}
+            </ul>
+          </details>
+        {/if}
+      {/each}
+      <div class="mt-2 flex flex-wrap gap-2 border-t border-rule pt-3">
+        <Action onclick={lockOut}>{output.lockout ? 'Without lockout' : 'Lock out after 3 trips'}</Action>
+        {#if output.automatic}<Action onclick={() => remove('automatic')}>Without automatic rule</Action>{/if}
+        {#if output.protection}<Action onclick={() => remove('protection')}>Without protection</Action>{/if}
+      </div>
+    </div>
+  {/if}
+</div>
