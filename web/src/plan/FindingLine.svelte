@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Finding } from '../lib/api/api';
-  import { decimal } from '../lib/sentence/quantity';
+  import { believable } from '../lib/sentence/quantity';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import type { PlanEditor } from './planEditor.svelte';
   import Proposal from './Proposal.svelte';
@@ -39,8 +39,9 @@
       {#each finding.compared as one (one.name)}
         <span
           >{one.name}
-          <span class="number text-ink">{decimal(one.value)} {one.unit}</span>{#if one.origin}
-            ({one.origin}){/if}</span
+          <span class="number text-ink">{believable(one.value)} {one.unit}</span>{one.origin
+            ? ` (${one.origin})`
+            : ''}</span
         >
       {/each}
       {#if finding.certainty !== undefined}

@@ -2,6 +2,7 @@
   import { actsOn } from '../lib/shell/parts';
   import type { Output, OutputReading, Rule, Finding, Working } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
+  import Action from '../lib/shell/Action.svelte';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
   import { written } from '../lib/sentence/quantity';
   import FindingLine from './FindingLine.svelte';
@@ -20,6 +21,8 @@
     focus: () => void;
   }
   let { editor, output, index, reading, findings, workings, readonly, focus }: Props = $props();
+
+  let panel = $state<'rules' | 'sums'>();
 
   type Slot = 'automatic' | 'protection' | 'lockout';
 
@@ -155,14 +158,27 @@
     </p>
   {/if}
   {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
-  {#if workings.length > 0}
-    <details class="mt-2">
-      <summary class="flex min-h-11 cursor-pointer items-center text-soft">Worked out for this output</summary
+  <div class="mt-2 flex flex-wrap gap-2">
+    {#if !readonly}
+      <Action
+        onclick={() => (panel = panel === 'rules' ? undefined : 'rules')}
+        aria-expanded={panel === 'rules'}
+        aria-label="Rules of {output.name}">Rules…</Action
       >
-      <Worked {editor} {workings} {readonly} />
-    </details>
+    {/if}
+    {#if workings.length > 0}
+      <Action
+        onclick={() => (panel = panel === 'sums' ? undefined : 'sums')}
+        aria-expanded={panel === 'sums'}
+        aria-label="Sums worked out for {output.name}">Sums…</Action
+      >
+    {/if}
+  </div>
+  {#if panel === 'rules'}
+    <RulePicker {editor} {output} {index} close={() => (panel = undefined)} />
+  {:else if panel === 'sums'}
+    <div class="mt-2"><Worked {editor} {workings} {readonly} /></div>
   {/if}
-  {#if !readonly}<RulePicker {editor} {output} {index} />{/if}
 </article>
 
 <style>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { capital } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import type { Plan } from '../lib/api/api';
   import type { PlanEditor } from './planEditor.svelte';
@@ -28,7 +29,7 @@
 <div class="mt-2">
   {#if shown}
     <div class="border-l-4 border-ink bg-raised px-3 py-2" role="group" aria-label="Preview: {says}">
-      <p class="font-bold">{says}</p>
+      <p class="font-bold">{capital(says)}</p>
       <ul class="text-sm">
         {#each shown.changes as one (one.place)}
           <li>
@@ -44,7 +45,7 @@
     </div>
   {:else}
     <Action onclick={look} disabled={asking} title="Shows what would change before anything does"
-      >{says}…</Action
+      >{capital(says)}…</Action
     >
   {/if}
 </div>

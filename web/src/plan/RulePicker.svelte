@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Offer, Output, Rule } from '../lib/api/api';
   import { api, outcome, type Problem } from '../lib/api/client';
+  import { capital } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { PlanEditor } from './planEditor.svelte';
@@ -10,8 +11,9 @@
     editor: PlanEditor;
     output: Output;
     index: number;
+    close: () => void;
   }
-  let { editor, output, index }: Props = $props();
+  let { editor, output, index, close }: Props = $props();
 
   const purposes: [Offer['purpose'], string][] = [
     ['PROTECT_BATTERY', 'Keep the battery from emptying'],
@@ -25,11 +27,9 @@
   ];
   let offers = $state.raw<Offer[]>();
   let problem = $state<Problem>();
-  let open = $state(false);
 
   async function look() {
-    open = !open;
-    if (!open || !editor.plan) return;
+    if (!editor.plan) return;
     const answer = await outcome(
       api.POST('/api/offers/{siteId}', {
         params: { path: { siteId: editor.site } },
@@ -39,6 +39,8 @@
     offers = answer.data;
     problem = answer.problem;
   }
+
+  void look();
 
   function take(slot: 'automatic' | 'protection', offer: Offer) {
     const place = ['program', 'outputs', index];
@@ -51,14 +53,14 @@
     } else {
       editor.set([...place, 'protection'], offer.rule, note);
     }
-    open = false;
+    close();
   }
 
   function remove(slot: 'automatic' | 'protection') {
     const wish = slot === 'automatic' && output.wish === 'AUTOMATIC' ? 'OFF' : output.wish;
     const without = Object.fromEntries(Object.entries({ ...output, wish }).filter(([key]) => key !== slot));
     editor.set(['program', 'outputs', index], without, () => `${output.name} loses its ${slot} rule`);
-    open = false;
+    close();
   }
 
   function lockOut() {
@@ -76,48 +78,43 @@
     editor.set(['program', 'outputs', index], changed, () =>
       output.lockout ? `${output.name} loses its lockout` : `${output.name} locks out after 3 trips`,
     );
-    open = false;
+    close();
   }
 </script>
 
-<div class="mt-2">
-  <Action onclick={look} aria-expanded={open} aria-controls="rules-{output.id}">Rules…</Action>
-  {#if open}
-    <div id="rules-{output.id}" class="mt-2 border-l-4 border-ink bg-raised p-3">
-      {#if problem}<Trouble {problem} retry={look} />{/if}
-      {#if !offers && !problem}<p role="status">Asking which rules suit this site</p>{/if}
-      {#each purposes as [purpose, title] (purpose)}
-        {@const some = (offers ?? []).filter((offer) => offer.purpose === purpose)}
-        {#if some.length > 0}
-          <details class="border-t border-rule first:border-t-0">
-            <summary class="flex min-h-11 cursor-pointer items-center font-bold">{title}</summary>
-            <ul class="pb-2">
-              {#each some as offer (offer.name)}
-                <li class="border-t border-rule py-2">
-                  <p class="font-bold">{offer.title}</p>
-                  {#if offer.rule}
-                    <p class="text-sm text-soft">{offer.sentence}</p>
-                    <div class="mt-1 flex flex-wrap gap-2">
-                      <Action onclick={() => take('automatic', offer)}>As its wish</Action>
-                      <Action onclick={() => take('protection', offer)}>As its protection</Action>
-                    </div>
-                  {:else}
-                    <p class="text-sm text-soft">
-                      The site lacks what it needs: a monitor, a charger, arrays with told voltages, or
-                      another output.
-                    </p>
-                  {/if}
-                </li>
-              {/each}
-            </ul>
-          </details>
-        {/if}
-      {/each}
-      <div class="mt-2 flex flex-wrap gap-2 border-t border-rule pt-3">
-        <Action onclick={lockOut}>{output.lockout ? 'Without lockout' : 'Lock out after 3 trips'}</Action>
-        {#if output.automatic}<Action onclick={() => remove('automatic')}>Without automatic rule</Action>{/if}
-        {#if output.protection}<Action onclick={() => remove('protection')}>Without protection</Action>{/if}
-      </div>
-    </div>
-  {/if}
+<div id="rules-{output.id}" class="mt-2 border-l-4 border-ink bg-raised p-3">
+  {#if problem}<Trouble {problem} retry={look} />{/if}
+  {#if !offers && !problem}<p role="status">Asking which rules suit this site</p>{/if}
+  {#each purposes as [purpose, title] (purpose)}
+    {@const some = (offers ?? []).filter((offer) => offer.purpose === purpose)}
+    {#if some.length > 0}
+      <details class="border-t border-rule first:border-t-0">
+        <summary class="opens flex min-h-11 cursor-pointer items-center font-bold">{title}</summary>
+        <ul class="pb-2">
+          {#each some as offer (offer.name)}
+            <li class="border-t border-rule py-2">
+              <p class="font-bold">{capital(offer.title)}</p>
+              {#if offer.rule}
+                <p class="text-sm text-soft">{offer.sentence}</p>
+                <div class="mt-1 flex flex-wrap gap-2">
+                  <Action onclick={() => take('automatic', offer)}>As its wish</Action>
+                  <Action onclick={() => take('protection', offer)}>As its protection</Action>
+                </div>
+              {:else}
+                <p class="text-sm text-soft">
+                  The site lacks what it needs: a monitor, a charger, arrays with told voltages, or another
+                  output.
+                </p>
+              {/if}
+            </li>
+          {/each}
+        </ul>
+      </details>
+    {/if}
+  {/each}
+  <div class="mt-2 flex flex-wrap gap-2 border-t border-rule pt-3">
+    <Action onclick={lockOut}>{output.lockout ? 'Without lockout' : 'Lock out after 3 trips'}</Action>
+    {#if output.automatic}<Action onclick={() => remove('automatic')}>Without automatic rule</Action>{/if}
+    {#if output.protection}<Action onclick={() => remove('protection')}>Without protection</Action>{/if}
+  </div>
 </div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Working } from '../lib/api/api';
-  import { decimal } from '../lib/sentence/quantity';
+  import { believable } from '../lib/sentence/quantity';
   import type { PlanEditor } from './planEditor.svelte';
   import Proposal from './Proposal.svelte';
 
@@ -11,9 +11,9 @@
 
 {#each workings as working (working.title)}
   <details class="border-t border-rule py-1">
-    <summary class="flex min-h-11 cursor-pointer flex-wrap items-center justify-between gap-x-4">
-      <span>{working.title}</span>
-      <span class="number font-bold">{decimal(working.value)} {working.unit}</span>
+    <summary class="opens flex min-h-11 cursor-pointer flex-wrap items-center gap-x-4">
+      <span class="grow">{working.title}</span>
+      <span class="number font-bold">{believable(working.value)} {working.unit}</span>
     </summary>
     <ol class="number mb-2 pl-4 text-sm leading-relaxed text-soft">
       {#each working.lines as line (line)}<li>{line}</li>{/each}

@@ -87,3 +87,13 @@ export function moment(milliseconds: number, zone: string): string {
 export function energy(wattHours: number): string {
   return Math.abs(wattHours) >= 10_000 ? `${fixed(wattHours / 1000, 1)} kWh` : `${fixed(wattHours, 0)} Wh`;
 }
+
+/** A worked-out number with as many digits as can be believed: four, and no zeros behind the point. */
+export function believable(value: number): string {
+  return decimal(Number(value.toPrecision(4)));
+}
+
+/** A sentence's first letter made large. */
+export function capital(words: string): string {
+  return words.charAt(0).toUpperCase() + words.slice(1);
+}

@@ -230,6 +230,54 @@ public class ApiTest extends AbstractTestNGSpringContextTests {
         assertEquals(chip.get("unit").asString(), "V");
     }
 
+    /** A cure of a finding is applied to the plan that is sent, and to nothing else; one that is out of date is not found. */
+    @Test
+    public void appliesACureAndSavesNothing() throws Exception {
+        Browser liv = signedIn("liv");
+        JsonNode asFound = json(liv.get("/api/sites/kvarno/revisions/0")).get("plan");
+        JsonNode finding = null;
+        for (JsonNode one : json(liv.post("/api/reading/kvarno", asFound)).get("findings")) {
+            finding = finding == null && one.get("cures").size() > 0 ? one : finding;
+        }
+        ObjectNode proposed = JSON.createObjectNode()
+                .put("path", finding.get("path").asString())
+                .put("says", finding.at("/cures/0/says").asString());
+        proposed.set("plan", asFound);
+        JsonNode cured = json(liv.post("/api/changes/kvarno", proposed)).get("plan");
+        assertFalse(cured.equals(asFound));
+        String check = finding.get("check").asString();
+        String at = finding.get("at").asString();
+        for (JsonNode one : json(liv.post("/api/reading/kvarno", cured)).get("findings")) {
+            assertFalse(one.get("check").asString().equals(check)
+                    && one.get("at").asString().equals(at));
+        }
+        proposed.set("plan", cured);
+        assertEquals(liv.post("/api/changes/kvarno", proposed).statusCode(), 404);
+        assertTrue(json(liv.get("/api/sites/kvarno/revisions/0")).get("plan").equals(asFound), "nothing was saved");
+    }
+
+    /** What is offered for an output can be put into the plan as it comes. */
+    @Test
+    public void offersRulesThatFit() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode plan =
+                (ObjectNode) json(liv.get("/api/sites/skarvholm/revisions/1")).get("plan");
+        ObjectNode wanted = JSON.createObjectNode()
+                .put("output", plan.at("/program/outputs/0/id").asString());
+        wanted.set("plan", plan);
+        JsonNode offers = json(liv.post("/api/offers/skarvholm", wanted));
+        assertTrue(offers.size() >= 29, offers.size() + " kinds of rules");
+        int fitting = 0;
+        for (JsonNode offer : offers) {
+            if (offer.has("rule")) {
+                fitting++;
+                ((ObjectNode) plan.at("/program/outputs/0")).set("automatic", offer.get("rule"));
+                assertEquals(liv.post("/api/reading/skarvholm", plan).statusCode(), 200, offer.toString());
+            }
+        }
+        assertTrue(fitting >= 27, fitting + " fit this site");
+    }
+
     @Test
     public void runsASeasonAndRecordsOnlyTheWindow() throws Exception {
         Browser odd = signedIn("odd");

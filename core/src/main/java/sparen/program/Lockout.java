@@ -60,7 +60,9 @@ public record Lockout(
                                 new Sentence.Choice("DAWN", "dawn"),
                                 new Sentence.Choice("HAND", "somebody comes")));
         return release == Release.TIME
-                ? said.then(", ").seconds("waitSeconds", "lockout", waitSeconds, 2_592_000).then(".")
+                ? said.then(", ")
+                        .seconds("waitSeconds", "lockout", waitSeconds, 2_592_000)
+                        .then(".")
                 : said.then(".");
     }
 }

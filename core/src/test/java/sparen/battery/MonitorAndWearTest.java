@@ -24,6 +24,25 @@ public class MonitorAndWearTest {
         assertEquals(charging.count(), 0.7125, 1e-12, "what 100 Ah at an assumed 85 % read");
     }
 
+    /**
+     * The other rows of the same arithmetic: what is truly there when the counter shows 50 % and 20 %, what the true efficiency makes
+     * of a charge, and what a drain past the shunt takes unseen.
+     */
+    @Test
+    public void liesByWhatItDoesNotKnow() {
+        StateOfChargeCounter high = new StateOfChargeCounter(monitor(400, 1), 1);
+        high.add(-200 * 3600, 36_000);
+        assertEquals(high.count(), 0.5, 1e-12);
+        assertEquals(1 - 200.0 / 350, 0.428571, 1e-6, "of a bank that has 350 Ah, at a shown 50 %");
+        high.add(-120 * 3600, 36_000);
+        assertEquals(high.count(), 0.2, 1e-12);
+        assertEquals(1 - 320.0 / 350, 0.085714, 1e-6, "at a shown 20 %");
+        StateOfChargeCounter blind = new StateOfChargeCounter(monitor(400, 1), 1);
+        blind.add(0, 14 * 86_400);
+        assertEquals(blind.count(), 1.0, "half an ampere past the shunt for 14 days, of 400 Ah: 58 % are left");
+        assertEquals(1 - 0.5 * 14 * 24 / 400, 0.58, 1e-12);
+    }
+
     /** Whole percents change at a sample and not between. */
     @Test
     public void reportsInStepsAtItsSamples() {

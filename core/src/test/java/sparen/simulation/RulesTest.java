@@ -7,6 +7,8 @@ import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import sparen.logic.Condition;
+import sparen.logic.SwitchLogic;
 import sparen.program.ArrayOverVoltage;
 import sparen.program.ChargeInhibit;
 import sparen.program.ChargingFinishedSignal;
@@ -32,11 +34,14 @@ import sparen.program.Output;
 import sparen.program.ProportionalDiversion;
 import sparen.program.RelativeDiversion;
 import sparen.program.RemoteRequest;
+import sparen.program.Rule;
+import sparen.program.Sentence;
 import sparen.program.ShedStep;
 import sparen.program.SocDisconnect;
 import sparen.program.SourceTransfer;
 import sparen.program.SunAndClock;
 import sparen.program.SurplusByPower;
+import sparen.program.Surroundings;
 import sparen.program.VentilationByGassing;
 import sparen.program.VoltageDisconnect;
 import sparen.site.AcSource;
@@ -456,6 +461,31 @@ public class RulesTest {
         assertTrue(
                 hazards.get(0).reason().contains("its array can reach 80 V"),
                 hazards.get(0).reason());
+    }
+
+    /** A rule that nobody knows: its own file is all it takes to act. */
+    private record NightOfTheFullTank(double hour) implements Rule {
+        @Override
+        public SwitchLogic compile(Surroundings around) {
+            return SwitchLogic.follows(
+                    new Condition.AtOrAbove(around.hour(), hour), 0, 0, "the hour has come", "a new day");
+        }
+
+        @Override
+        public Sentence sentence(Surroundings around) {
+            return Sentence.start("Closes from ")
+                    .hour("hour", "from", hour, 0, 24)
+                    .then(".");
+        }
+    }
+
+    @Test
+    public void aMadeUpRuleActsByItsOwnFileAlone() {
+        House house = new House();
+        house.output("odd", new NightOfTheFullTank(3), null);
+        RunResult result = house.run(4 * HOUR);
+        assertEquals(times(result, "odd"), new double[] {2 * HOUR}, 0.01);
+        assertEquals(moves(result, "odd").get(0).reason(), "the hour has come");
     }
 
     /** What runs when the run ends is counted down, with what remains. */

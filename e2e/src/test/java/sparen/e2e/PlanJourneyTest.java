@@ -169,6 +169,42 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.locator("header")).containsText(": saved");
     }
 
+    /** Brings back what was found, looks at a cure, applies it, and takes it back. */
+    @Test
+    public void curesAFindingAndTakesItBack() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        page.navigate(address() + "/#/site/kvarno/plan");
+        button(page, "Bring back").last().click();
+        Locator finding = page.locator("[data-finding=MonitorCapacity]");
+        assertThat(finding).containsText("set to 1000 Ah");
+        finding.getByRole(AriaRole.BUTTON).first().click();
+        Locator preview = finding.getByRole(AriaRole.GROUP);
+        assertThat(preview).containsText("1000 → 837");
+        preview.getByText("Apply").click();
+        assertThat(finding).hasCount(0);
+        button(page, "Undo").click();
+        assertThat(finding).hasCount(1);
+    }
+
+    /** Gives an output another rule by what it is for; its numbers can be edited at once. */
+    @Test
+    public void choosesARuleByItsPurpose() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        page.navigate(address() + "/#/site/kvarno/plan");
+        button(page, "Rules of Vent fan output").click();
+        page.getByText("Keep it cool and clear of gas").click();
+        page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("Ventilation by gassing voltage"))
+                .getByText("As its wish")
+                .click();
+        assertThat(chip(page, "Vent fan output", "after-run")).hasText("15 min");
+        chip(page, "Vent fan output", "after-run").press("ArrowUp");
+        assertThat(chip(page, "Vent fan output", "after-run")).hasText("15 min 1 s");
+        assertThat(page.locator("[data-finding]")).hasCount(0);
+    }
+
     @Test
     public void aTestForceIsLoudUntilWithdrawn() {
         Page page = at(PLAN, "liv");
