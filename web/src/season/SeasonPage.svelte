@@ -5,6 +5,7 @@
   import FindingLine from '../plan/FindingLine.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
   import SaveState from '../plan/SaveState.svelte';
+  import Worked from '../plan/Worked.svelte';
   import EventList from './EventList.svelte';
   import LedgerTable from './LedgerTable.svelte';
   import { seasonOf } from './season.svelte';
@@ -48,6 +49,11 @@
             {#each season.answer.findings as finding, i (i)}
               <FindingLine {finding} at={partName(plan, finding.at)} />
             {/each}
+          </section>
+        {/if}
+        {#if season.answer.floor}
+          <section class="mb-6 xl:col-span-2" aria-label="Worked out from the run">
+            <Worked {editor} workings={[season.answer.floor]} readonly />
           </section>
         {/if}
         <EventList answer={season.answer} {plan} {season} />

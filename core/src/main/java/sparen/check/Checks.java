@@ -74,6 +74,11 @@ public final class Checks {
             new TemporaryValueLeft(),
             new FactoryPassword(),
             new SupportsNothing(),
+            new TwoCounters(),
+            new TwoHandsOnInverter(),
+            new ProfileOfAnotherChemistry(),
+            new CompensationWithoutSensor(),
+            new NominalVoltageGuessed(),
             new CriticalLoadUnprotected());
 
     private static final List<RunCheck> DYNAMIC = List.of(

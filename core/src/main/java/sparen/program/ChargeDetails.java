@@ -19,6 +19,7 @@ import sparen.quantity.Bounds;
  * @param resumeVolts for a two-level controller without stages: it stops at the absorption voltage and resumes at or below this (V),
  *     0 to 1000
  * @param bms how it follows the battery's requests
+ * @param guessesNominalVolts whether it guesses its nominal voltage at power-up; absent for no
  */
 public record ChargeDetails(
         Optional<Double> maximumAmperes,
@@ -32,9 +33,11 @@ public record ChargeDetails(
         Optional<Double> startInFloatVolts,
         Optional<Double> longestCycleSeconds,
         Optional<Double> resumeVolts,
-        Optional<BmsRequests> bms) {
+        Optional<BmsRequests> bms,
+        Optional<Boolean> guessesNominalVolts) {
     /** None of them. */
     public static final ChargeDetails NONE = new ChargeDetails(
+            Optional.empty(),
             Optional.empty(),
             Optional.empty(),
             Optional.empty(),
@@ -118,9 +121,14 @@ public record ChargeDetails(
      * @param ceilingVolts regulation is never lifted above this (V), 0 to 1000
      * @param floorVolts and never lowered below this (V), 0 to ceilingVolts
      * @param compensatesRecharge whether the recharge level follows too
+     * @param sensorAtBattery whether it measures at the battery; absent for yes
      */
     public record Compensation(
-            double voltsPerKelvinPerCell, double ceilingVolts, double floorVolts, boolean compensatesRecharge) {
+            double voltsPerKelvinPerCell,
+            double ceilingVolts,
+            double floorVolts,
+            boolean compensatesRecharge,
+            Optional<Boolean> sensorAtBattery) {
         /** The temperature at which nothing is changed (°C). */
         public static final double REFERENCE_CELSIUS = 25;
 
@@ -128,6 +136,13 @@ public record ChargeDetails(
             Bounds.within("voltsPerKelvinPerCell", voltsPerKelvinPerCell, "V/K", -0.01, 0);
             Bounds.within("ceilingVolts", ceilingVolts, "V", 0, 1000);
             Bounds.within("floorVolts", floorVolts, "V", 0, ceilingVolts);
+            sensorAtBattery = Bounds.orEmpty(sensorAtBattery);
+        }
+
+        /** One whose sensor is at the battery. */
+        public Compensation(
+                double voltsPerKelvinPerCell, double ceilingVolts, double floorVolts, boolean compensatesRecharge) {
+            this(voltsPerKelvinPerCell, ceilingVolts, floorVolts, compensatesRecharge, Optional.empty());
         }
 
         /** A level (V at 25 °C) of so many cells as it is at a temperature (°C), with ceiling and floor. */
@@ -213,6 +228,7 @@ public record ChargeDetails(
         startInFloatVolts = Bounds.optional("startInFloatVolts", startInFloatVolts, "V", 0, 1000);
         longestCycleSeconds = Bounds.optional("longestCycleSeconds", longestCycleSeconds, "s", 60, 1e6);
         resumeVolts = Bounds.optional("resumeVolts", resumeVolts, "V", 0, 1000);
+        guessesNominalVolts = Bounds.orEmpty(guessesNominalVolts);
         bms = Bounds.orEmpty(bms);
     }
 }

@@ -24,6 +24,7 @@ import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
+import sparen.program.ClockSchedule;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
 import sparen.program.GeneratorStart;
@@ -45,6 +46,7 @@ import sparen.simulation.Simulation;
 import sparen.simulation.Sites;
 import sparen.simulation.Window;
 import sparen.site.AcSource;
+import sparen.site.BatteryMonitor;
 import sparen.site.Bms;
 import sparen.site.Cable;
 import sparen.site.Consumption;
@@ -428,6 +430,35 @@ public class ChecksTest {
             {"CriticalLoadUnprotected", withoutProtection(), Severity.DANGER},
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
+            {"TwoCounters", twoMonitors(), Severity.CAUTION},
+            {
+                "TwoHandsOnInverter",
+                output(
+                        windows(
+                                inFrontOf("kitchen", "inverter"),
+                                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
+                        "kitchen",
+                        one -> Fields.with(
+                                one.withAutomatic(Optional.of(new ClockSchedule(List.of(DailySpan.daily(6, 22))))),
+                                "wish",
+                                Wish.AUTOMATIC)),
+                Severity.CAUTION
+            },
+            {
+                "ProfileOfAnotherChemistry",
+                charging(LITHIUM, "mppt", one -> Fields.with(one, "absorptionVolts", 26.6)),
+                Severity.CAUTION
+            },
+            {
+                "CompensationWithoutSensor",
+                details(
+                        PLAN,
+                        "mppt",
+                        "compensation",
+                        new ChargeDetails.Compensation(-0.005, 30, 26, false, Optional.of(false))),
+                Severity.CAUTION
+            },
+            {"NominalVoltageGuessed", details(PLAN, "mppt", "guessesNominalVolts", true), Severity.CAUTION},
         };
     }
 
@@ -464,6 +495,16 @@ public class ChecksTest {
     private static Plan asleep() {
         Plan plan = boxes(bms -> Fields.with(bms, "wakeUpVolts", Optional.of(26.0)));
         return site(output(plan, "start", one -> Fields.with(one, "loads", List.of())), "acSources", List.of());
+    }
+
+    private static Plan twoMonitors() {
+        BatteryMonitor first = PLAN.site().monitors().get(0);
+        Plan plan = site(PLAN, "monitors", List.of(first, Fields.with(first, "id", "other")));
+        return output(
+                plan,
+                "kitchen",
+                one -> one.withProtection(
+                        Optional.of(new SocDisconnect("other", 20, 60, 40, 60, "terminals", 23.4, 20))));
     }
 
     private static Plan thinMainCable() {

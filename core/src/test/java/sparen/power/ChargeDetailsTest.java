@@ -54,6 +54,7 @@ public class ChargeDetailsTest {
                     startInFloat,
                     longest,
                     resume,
+                    Optional.empty(),
                     Optional.empty());
         }
     }

@@ -11,6 +11,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.logic.Signal;
 import sparen.logic.SwitchLogic;
+import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.Sites;
 import sparen.site.BatteryTable;
@@ -71,6 +72,23 @@ public class ProgramTest {
             }
         }
         assertTrue(chips > 0, "nothing to edit in: " + said.plain());
+    }
+
+    /** No number of a rule may be beyond what can exist, and the refusal names it. */
+    @Test(dataProvider = "kinds")
+    public void refusesNumbersThatCannotBe(RuleKind kind) {
+        Surroundings around = Surroundings.of(FullSite.PLAN)
+                .at(FullSite.PLAN.program().outputs().get(0));
+        Rule rule = kind.usual().apply(around).orElseThrow();
+        for (java.lang.reflect.RecordComponent component : kind.type().getRecordComponents()) {
+            if (component.getType() == double.class) {
+                for (double wrong : new double[] {1e12, -1e12, Double.NaN}) {
+                    InvalidQuantity refused =
+                            expectThrows(InvalidQuantity.class, () -> Fields.with(rule, component.getName(), wrong));
+                    assertEquals(refused.field(), component.getName());
+                }
+            }
+        }
     }
 
     private static Object at(Object from, String path) throws ReflectiveOperationException {

@@ -135,7 +135,8 @@ public class BatteriesTest {
                 n.startInFloatVolts(),
                 n.longestCycleSeconds(),
                 n.resumeVolts(),
-                Optional.of(new BmsRequests(policy, 20)));
+                Optional.of(new BmsRequests(policy, 20)),
+                Optional.empty());
         house.charging = List.of(new ChargeProgram("inverter", 57, 3600, 55, 51, 60, Optional.of(details)));
         double before = house.run(600).endStateOfCharge();
         house.talkLosses = List.of(new TalkLoss(580, 1e6));

@@ -268,7 +268,7 @@ final class House {
 
     RunResult run(double seconds) {
         RunResult result = Simulation.run(scenario(seconds), new Window(0, seconds, 100));
-        assertEquals(result.ledger().closingError(), 0, 1e-9, "ledger " + result.ledger());
+        assertEquals(result.ledger().closingError(), 0, 1e-8, "ledger " + result.ledger());
         return result;
     }
 

@@ -3,6 +3,7 @@ package sparen.app.season;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -15,6 +16,7 @@ import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.simulation.BatteryFigures;
+import sparen.simulation.DayFigures;
 import sparen.simulation.Event;
 import sparen.simulation.GeneratorFigures;
 import sparen.simulation.LoadFigures;
@@ -25,6 +27,8 @@ import sparen.simulation.Simulation;
 import sparen.simulation.Trace;
 import sparen.simulation.Window;
 import sparen.sun.DayType;
+import sparen.working.FloorFromHistory;
+import sparen.working.Working;
 
 /** Runs a plan, saved or not, and answers with what the tape shows. A run is its inputs: nothing of it is stored. */
 @RestController
@@ -83,6 +87,7 @@ class SeasonController {
             RunResult.Lowest lowestBatteryVolts,
             double endStateOfCharge,
             List<Finding> findings,
+            Optional<Working> floor,
             Trace trace) {}
 
     @PostMapping("/api/season/{siteId}")
@@ -122,6 +127,9 @@ class SeasonController {
                 result.lowestBatteryVolts(),
                 result.endStateOfCharge(),
                 Checks.of(plan, scenario.profiles(), result),
+                FloorFromHistory.of(result.days().stream()
+                        .mapToDouble(DayFigures::lowestStateOfCharge)
+                        .toArray()),
                 result.trace());
     }
 }

@@ -1,0 +1,112 @@
+package sparen.simulation;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import sparen.check.Checks;
+import sparen.check.Finding;
+import sparen.program.ClockSchedule;
+import sparen.program.Output;
+import sparen.program.SurplusBySoc;
+import sparen.program.VoltageDisconnect;
+import sparen.program.VoltageDiversion;
+import sparen.quantity.Fields;
+import sparen.site.AcSource;
+import sparen.site.Chemistry;
+import sparen.site.Consumption;
+import sparen.site.DailySpan;
+import sparen.site.Load;
+
+/** What a run shows to be wrong: each where it must fire, and the same house set right where it must not. Common practice, no source. */
+public class RunChecksTest {
+    private static final double DAY = 86_400;
+
+    private static List<String> shown(House house, double seconds) {
+        return Checks.of(house.plan(), Map.of(), house.run(seconds)).stream()
+                .map(Finding::check)
+                .distinct()
+                .toList();
+    }
+
+    private static House heater(double charge) {
+        House house = new House().sun("mppt", 3000).monitor(charge).load("heater", null, new Consumption.Resistance(6));
+        house.loads.set(0, Fields.with(house.loads.get(0), "use", Optional.of(Load.Use.DIVERSION)));
+        return house;
+    }
+
+    @Test
+    public void surplusThatNobodyTook() {
+        House late = heater(0.97);
+        late.output("surplus", new VoltageDiversion("point", 56, 60, 53, 60, 0), null, "heater");
+        assertEquals(shown(late, 3 * DAY), List.of("NeverDiverted"));
+        House right = heater(0.97);
+        right.output("surplus", new VoltageDiversion("point", 53.8, 60, 53.3, 60, 0), null, "heater");
+        assertTrue(!shown(right, 3 * DAY).contains("NeverDiverted"));
+    }
+
+    /** By the clock it goes on in the night; by the state of charge it takes surplus. */
+    @Test
+    public void whatWasDivertedCameOutOfTheBattery() {
+        House blind = heater(0.97);
+        blind.output("night", new ClockSchedule(List.of(DailySpan.daily(20, 24))), null, "heater");
+        assertTrue(shown(blind, 3 * DAY).contains("DivertedFromBattery"));
+        House right = heater(0.97);
+        right.output("surplus", new SurplusBySoc("monitor", 100, 60, 99, 60), null, "heater");
+        assertTrue(!shown(right, 3 * DAY).contains("DivertedFromBattery"));
+    }
+
+    @Test
+    public void aLoadThatNeverCameBack() {
+        House house = new House().load("lamp", null, new Consumption.ConstantPower(200));
+        house.output("cut", null, new VoltageDisconnect("point", 52.2, 60, 53.5, 60), "lamp");
+        assertEquals(shown(house, 5 * DAY), List.of("NeverReconnected"));
+        assertEquals(shown(house, DAY), List.of(), "a day is no time yet");
+    }
+
+    @Test
+    public void theLastLineOfDefenceActed() {
+        House house = new House().load("pump", null, new Consumption.ConstantPower(600));
+        house.batteries.add(House.battery("box", 1, 0.001, House.bms(200, 200, Optional.empty())));
+        house.startCharge = 0.1;
+        house.curve = List.of(42.0, 54.0);
+        List<String> told = shown(house, DAY);
+        assertTrue(told.contains("BmsBeforeDisconnect"), told.toString());
+    }
+
+    @Test
+    public void aHazardAndAGeneratorThatGaveUp() {
+        House house = new House().sun("mppt", 2000).withInverter(3000);
+        house.charging = List.of(
+                house.charging.get(0), new House().sun("mppt", 1).charging.get(0));
+        house.output("side", new ClockSchedule(List.of(DailySpan.daily(0, 12))), null, "mppt")
+                .last(output -> output.withSide(Output.Side.BATTERY));
+        house.acSources.add(
+                new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 1, 30, 3, 0.3, 0.35));
+        house.output("call", new ClockSchedule(List.of(DailySpan.daily(8, 9))), null, "generator");
+        assertEquals(shown(house, DAY), List.of("HazardHappened", "GeneratorGaveUp"));
+    }
+
+    @Test
+    public void leadAcidThatIsNeverFull() {
+        House house = new House().load("lamp", null, new Consumption.ConstantPower(5));
+        house.chemistry = Chemistry.GEL;
+        house.ampereHours = 2000;
+        house.startCharge = 0.8;
+        house.output("cut", null, new VoltageDisconnect("point", 40, 60, 41, 60), "lamp");
+        assertEquals(shown(house, 23 * DAY), List.of("NeverFull"));
+        house.chemistry = Chemistry.USER_TABLE;
+        assertEquals(shown(house, 23 * DAY), List.of(), "other chemistries do not mind");
+    }
+
+    /** A year in which an output does not move once leaves its rule untried. */
+    @Test
+    public void aRuleThatWasNeverTried() {
+        House house = new House();
+        house.output("cut", null, new VoltageDisconnect("point", 45, 60, 46, 60));
+        assertEquals(shown(house, 361 * DAY), List.of("NeverExercised"));
+    }
+}
