@@ -277,7 +277,7 @@ public final class BusBalance {
     }
 
     /**
-     * Carries all series of the solved balance through a step: to {@link Series#LOW_ORDER} where that is enough, else to full order.
+     * Carries all series of the solved balance through a step: to {@link Series#LOW_ORDER} where that is enough, to the middle one, else to full order.
      *
      * @param seconds the step they must be good for (s)
      * @param negligibleVolts where the last term of the low order is below this nothing more is needed (V)
@@ -286,7 +286,10 @@ public final class BusBalance {
         prepare();
         expandTo(1, Series.LOW_ORDER);
         if (term(order, seconds) > negligibleVolts) {
-            expandTo(Series.LOW_ORDER + 1, Series.ORDER);
+            expandTo(Series.LOW_ORDER + 1, Series.MIDDLE_ORDER);
+            if (term(order, seconds) > negligibleVolts) {
+                expandTo(Series.MIDDLE_ORDER + 1, Series.ORDER);
+            }
         }
     }
 

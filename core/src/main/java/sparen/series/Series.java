@@ -2,14 +2,17 @@ package sparen.series;
 
 /**
  * Arithmetic on power series c0 + c1 t + c2 t² + …, t in seconds from the start of the step. Every call says up to which order the
- * coefficients count, {@link #LOW_ORDER} or {@link #ORDER}; what stands beyond is not read.
+ * coefficients count, {@link #LOW_ORDER}, {@link #MIDDLE_ORDER} or {@link #ORDER}; what stands beyond is not read.
  *
  * <p>The recurrences are those of automatic differentiation by Taylor coefficients; see A. Griewank and A. Walther, Evaluating
  * Derivatives, 2nd ed., SIAM 2008, chapter 13 (from memory).
  */
 public final class Series {
-    /** Highest power kept. */
-    public static final int ORDER = 6;
+    /** Highest power kept: while rebound voltages move fast, after a load has switched, it makes few steps of many. */
+    public static final int ORDER = 10;
+
+    /** The order that is enough where things move, but not fast. */
+    public static final int MIDDLE_ORDER = 6;
 
     /** The order that is enough where nothing moves fast. */
     public static final int LOW_ORDER = 4;
@@ -18,7 +21,9 @@ public final class Series {
     public static final double FINEST_SECONDS = 1e-6;
 
     /** 1 / k for each k from 1 on. */
-    public static final double[] INVERSE = {Double.NaN, 1, 1.0 / 2, 1.0 / 3, 1.0 / 4, 1.0 / 5, 1.0 / 6};
+    public static final double[] INVERSE = {
+        Double.NaN, 1, 1.0 / 2, 1.0 / 3, 1.0 / 4, 1.0 / 5, 1.0 / 6, 1.0 / 7, 1.0 / 8, 1.0 / 9, 1.0 / 10
+    };
 
     private static final int PIECES = 4;
 
@@ -31,33 +36,51 @@ public final class Series {
 
     /** Its value at t (s). Written out, as all that is done dozens of times a step: such short loops cost more than their work. */
     public static double at(double[] c, int order, double t) {
-        double high = order == ORDER ? c[4] + t * (c[5] + t * c[6]) : c[4];
+        double high = c[4];
+        if (order > LOW_ORDER) {
+            double sixth = order == ORDER ? c[6] + t * (c[7] + t * (c[8] + t * (c[9] + t * c[10]))) : c[6];
+            high += t * (c[5] + t * sixth);
+        }
         return c[0] + t * (c[1] + t * (c[2] + t * (c[3] + t * high)));
     }
 
     /** Its integral from 0 to h (s). */
     public static double integral(double[] c, int order, double h) {
-        double high = order == ORDER ? c[4] / 5 + h * (c[5] / 6 + h * c[6] / 7) : c[4] / 5;
+        double high = c[4] / 5;
+        if (order > LOW_ORDER) {
+            double sixth = order == ORDER
+                    ? c[6] / 7 + h * (c[7] / 8 + h * (c[8] / 9 + h * (c[9] / 10 + h * c[10] / 11)))
+                    : c[6] / 7;
+            high += h * (c[5] / 6 + h * sixth);
+        }
         return h * (c[0] + h * (c[1] / 2 + h * (c[2] / 3 + h * (c[3] / 4 + h * high))));
     }
 
     /**
-     * The integral of the product of two series from 0 to h (s), to the given order of the product. Written out for the two orders in
-     * use, {@link #LOW_ORDER} and {@link #ORDER}: the energy ledger takes it a dozen times a step.
+     * The integral of the product of two series from 0 to h (s), to the given order of the product. Written out for the lower orders:
+     * the energy ledger takes it a dozen times a step.
      */
     public static double integralOfProduct(double[] a, double[] b, int order, double h) {
         double high = 0;
-        if (order == ORDER) {
+        if (order > LOW_ORDER) {
             double fifth = a[0] * b[5] + a[1] * b[4] + a[2] * b[3] + a[3] * b[2] + a[4] * b[1] + a[5] * b[0];
             double sixth =
                     a[0] * b[6] + a[1] * b[5] + a[2] * b[4] + a[3] * b[3] + a[4] * b[2] + a[5] * b[1] + a[6] * b[0];
-            high = h * (fifth / 6 + h * sixth / 7);
+            high = h * (fifth / 6 + h * (sixth / 7 + h * beyondSixth(a, b, order, h)));
         }
         double fourth = a[0] * b[4] + a[1] * b[3] + a[2] * b[2] + a[3] * b[1] + a[4] * b[0];
         double third = a[0] * b[3] + a[1] * b[2] + a[2] * b[1] + a[3] * b[0];
         double second = a[0] * b[2] + a[1] * b[1] + a[2] * b[0];
         double first = a[0] * b[1] + a[1] * b[0];
         return h * (a[0] * b[0] + h * (first / 2 + h * (second / 3 + h * (third / 4 + h * (fourth / 5 + high)))));
+    }
+
+    private static double beyondSixth(double[] a, double[] b, int order, double h) {
+        double sum = 0;
+        for (int k = order; k > MIDDLE_ORDER; k--) {
+            sum = (a[0] * b[k] + a[k] * b[0] + innerProduct(a, b, k)) / (k + 1) + h * sum;
+        }
+        return sum;
     }
 
     /** Σ a[j] b[k−j] over j from 1 to k−1: what is known of a product's coefficient k before either factor's own is. */
@@ -68,19 +91,36 @@ public final class Series {
             case 4 -> a[1] * b[3] + a[2] * b[2] + a[3] * b[1];
             case 5 -> a[1] * b[4] + a[2] * b[3] + a[3] * b[2] + a[4] * b[1];
             case 6 -> a[1] * b[5] + a[2] * b[4] + a[3] * b[3] + a[4] * b[2] + a[5] * b[1];
-            default -> 0;
+            case 0, 1 -> 0;
+            default -> innerProductOfMany(a, b, k);
         };
     }
 
-    /** The size of the term of this order, 3 to 6, at h (s): a measure of what was left out when it is the last. */
+    private static double innerProductOfMany(double[] a, double[] b, int k) {
+        double sum = 0;
+        for (int j = 1; j < k; j++) {
+            sum += a[j] * b[k - j];
+        }
+        return sum;
+    }
+
+    /** The size of the term of this order, 3 or more, at h (s): a measure of what was left out when it is the last. */
     public static double term(double[] c, int order, double h) {
         double square = h * h;
         return switch (order) {
             case 3 -> Math.abs(c[3]) * square * h;
             case 4 -> Math.abs(c[4]) * square * square;
-            case 5 -> Math.abs(c[5]) * square * square * h;
-            default -> Math.abs(c[order]) * square * square * square;
+            case 6 -> Math.abs(c[6]) * square * square * square;
+            default -> Math.abs(c[order]) * power(h, order);
         };
+    }
+
+    private static double power(double h, int exponent) {
+        double power = 1;
+        for (int i = 0; i < exponent; i++) {
+            power *= h;
+        }
+        return power;
     }
 
     /**
@@ -97,11 +137,9 @@ public final class Series {
     public static double firstExit(double[] c, int order, double h, double low, double high) {
         double high5 = 0;
         double slope5 = 0;
-        if (order == ORDER) {
-            double fifth = Math.abs(c[5]);
-            double sixth = Math.abs(c[6]) * h;
-            high5 = fifth + sixth;
-            slope5 = 5 * fifth + 6 * sixth;
+        for (int k = order; k > LOW_ORDER; k--) {
+            high5 = Math.abs(c[k]) + h * high5;
+            slope5 = k * Math.abs(c[k]) + h * slope5;
         }
         double second = Math.abs(c[2]);
         double third = Math.abs(c[3]);
@@ -164,7 +202,11 @@ public final class Series {
     }
 
     private static double slope(double[] c, int order, double t) {
-        double high = order == ORDER ? 4 * c[4] + t * (5 * c[5] + t * 6 * c[6]) : 4 * c[4];
+        double beyond = 0;
+        for (int k = order; k > LOW_ORDER; k--) {
+            beyond = k * c[k] + t * beyond;
+        }
+        double high = 4 * c[4] + t * beyond;
         return c[1] + t * (2 * c[2] + t * (3 * c[3] + t * high));
     }
 

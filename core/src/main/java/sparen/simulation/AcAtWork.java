@@ -14,8 +14,8 @@ import sparen.site.Inverter;
 final class AcAtWork {
     final AcSide side;
     final AcSide.Conditions conditions = new AcSide.Conditions();
-    final List<EngineGenerator> generators = new ArrayList<>();
-    final List<FeederAtWork> feeders = new ArrayList<>();
+    final EngineGenerator[] generators;
+    final FeederAtWork[] feeders;
     private final List<AcSource> sources;
     private final List<ArrayInput> arrays;
     private final List<AcCoupledArray> arrayInverters;
@@ -49,13 +49,17 @@ final class AcAtWork {
         this.arrayInverters = arrayInverters;
         this.arrays = arrays;
         this.clock = clock;
+        List<EngineGenerator> engines = new ArrayList<>();
+        List<FeederAtWork> lines = new ArrayList<>();
         for (int i = 0; i < sources.size(); i++) {
             if (sources.get(i) instanceof AcSource.Generator generator) {
-                generators.add(new EngineGenerator(generator, seed * 31 + i));
+                engines.add(new EngineGenerator(generator, seed * 31 + i));
             } else if (sources.get(i) instanceof AcSource.Feeder feeder) {
-                feeders.add(new FeederAtWork(feeder, clock, seed * 31 + i));
+                lines.add(new FeederAtWork(feeder, clock, seed * 31 + i));
             }
         }
+        generators = engines.toArray(EngineGenerator[]::new);
+        feeders = lines.toArray(FeederAtWork[]::new);
         nextHand = clock.instant(0, 8);
         arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
         windowUntil = program.windows().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
@@ -166,8 +170,8 @@ final class AcAtWork {
         int generator = 0;
         for (int i = 0; i < sources.size(); i++) {
             boolean present = sources.get(i) instanceof AcSource.Feeder
-                    ? feeders.get(feeder++).isPresent()
-                    : generators.get(generator++).isPresent();
+                    ? feeders[feeder++].isPresent()
+                    : generators[generator++].isPresent();
             if (present && conditions.source < 0) {
                 conditions.source = i;
                 conditions.sourceLegs = sources.get(i).legs();

@@ -45,10 +45,14 @@ final class Circuit {
     /** Whether each load's contact is closed. */
     final boolean[] connected;
 
+    /** A step that leaves out too much is made shorter by this factor at a time. */
+    private static final double SHORTER = 0.9;
+
     private final CurrentInput[] sources;
     private final DcSourceAtWork[] dcSources;
     private final List<TalkLoss> talkLosses;
     private final double[] loadOhms;
+    private final List<String> loadIds;
     private final double idleWatts;
     private final Branches branches;
     private final Feeds feeds;
@@ -111,6 +115,7 @@ final class Circuit {
         tanks = site.tanks().stream().map(tank -> new TankAtWork(tank, clock)).toArray(TankAtWork[]::new);
         loads = new LoadAtWork[site.loads().size()];
         loadOhms = new double[loads.length];
+        loadIds = site.loads().stream().map(Load::id).toList();
         connected = new boolean[loads.length];
         heatsByVoltage = new int[loads.length];
         for (int i = 0; i < loads.length; i++) {
@@ -580,8 +585,10 @@ final class Circuit {
      * @return whether something changed, so that the balance must be solved again
      */
     boolean settleParts(double seconds, List<Moved> moved) {
-        moved.addAll(noted);
-        noted.clear();
+        if (!noted.isEmpty()) {
+            moved.addAll(noted);
+            noted.clear();
+        }
         boolean changed = settleBatteries(seconds, moved);
         for (int i = 0; i < pulsed.length; i++) {
             if (pulsed[i] != null && isServed(i)) {
@@ -771,9 +778,19 @@ final class Circuit {
 
     /** Shortens a step (s) until what its series leave out is below a tolerance (V). */
     double trim(double seconds, double voltsTolerance) {
+        double leftOut = leftOutVolts(seconds);
+        if (leftOut <= voltsTolerance) {
+            return seconds;
+        }
+        // The last term grows with the power of its order, so what a shorter step leaves out is known without looking.
+        double less = 1;
+        for (int i = 0; i < bus.order(); i++) {
+            less *= SHORTER;
+        }
         double step = seconds;
-        while (step > Series.FINEST_SECONDS && leftOutVolts(step) > voltsTolerance) {
-            step /= 2;
+        while (step > Series.FINEST_SECONDS && leftOut > voltsTolerance) {
+            step *= SHORTER;
+            leftOut *= less;
         }
         return step;
     }
@@ -1086,6 +1103,6 @@ final class Circuit {
 
     /** The loads' ids, in the site's order. */
     List<String> loadIds() {
-        return site.loads().stream().map(Load::id).toList();
+        return loadIds;
     }
 }

@@ -406,7 +406,7 @@ final class Run {
         double reported = circuit.monitors.length == 0 ? Double.NaN : circuit.monitors[0].counter.reported();
         List<GeneratorFigures> generators = circuit.ac == null
                 ? List.of()
-                : circuit.ac.generators.stream().map(Run::figures).toList();
+                : Arrays.stream(circuit.ac.generators).map(Run::figures).toList();
         return new RunResult(
                 chattered ? RunResult.Status.CHATTERING : RunResult.Status.FINISHED,
                 log.events(),

