@@ -79,6 +79,7 @@ public final class Checks {
             new ProfileOfAnotherChemistry(),
             new CompensationWithoutSensor(),
             new NominalVoltageGuessed(),
+            new HeaterTooWeak(),
             new CriticalLoadUnprotected());
 
     private static final List<RunCheck> DYNAMIC = List.of(

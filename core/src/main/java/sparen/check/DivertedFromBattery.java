@@ -6,7 +6,7 @@ import sparen.simulation.RunResult;
 
 /** What was diverted came out of the battery and not out of surplus. */
 final class DivertedFromBattery implements RunCheck {
-    private static final double TELLING = 0.1;
+    private static final double TELLING = 0.6;
 
     @Override
     public Stream<Finding> look(Examined plan, RunResult run) {
@@ -18,7 +18,7 @@ final class DivertedFromBattery implements RunCheck {
                                 Hazard.OVER_DISCHARGE,
                                 Severity.CAUTION,
                                 "",
-                                "In the run a good part of what was diverted came out of the battery.")
+                                "In the run most of what was diverted came out of the battery.")
                         .number("diverted", diverted / 3.6e6, "kWh")
                         .number("of it from the battery", fromBattery / 3.6e6, "kWh"));
     }

@@ -249,21 +249,33 @@ public final class Examined {
         return bank().batteries().isEmpty() ? Double.POSITIVE_INFINITY : sum;
     }
 
-    /** The coldest night to be expected outside (°C), from the climate of the place. */
-    public double coldestAirCelsius() {
+    /** Mean air temperature of the coldest month (°C), from the climate of the place. */
+    double coldestMonthCelsius() {
         if (Double.isNaN(coldestMonth)) {
             Climate climate = Climate.atLatitude(site().location().latitudeDegrees());
             coldestMonth = climate.coldestMonthCelsius();
         }
-        return coldestMonth - COLD_NIGHT_KELVIN;
+        return coldestMonth;
     }
 
-    /** How cold the battery is to be expected to become (°C): its heater's level, or the coldest month behind its lag. */
+    /** The coldest night to be expected outside (°C). */
+    public double coldestAirCelsius() {
+        return coldestMonthCelsius() - COLD_NIGHT_KELVIN;
+    }
+
+    /** By how much its heater can keep the battery above the air (K), 0 without one. */
+    double heaterKelvin() {
+        return bank().enclosure()
+                .flatMap(enclosure -> enclosure.heater().map(heater -> heater.watts() * enclosure.kelvinPerWatt()))
+                .orElse(0.0);
+    }
+
+    /** How cold the battery is to be expected to become (°C): the coldest month behind its lag, with what its heater can hold. */
     public double coldestBatteryCelsius() {
-        double outside = coldestAirCelsius() + COLD_NIGHT_KELVIN;
+        double outside = coldestMonthCelsius();
         return bank().enclosure()
                 .flatMap(enclosure -> enclosure.heater())
-                .map(heater -> Math.max(outside, heater.onCelsius()))
+                .map(heater -> Math.max(outside, Math.min(heater.onCelsius(), outside + heaterKelvin())))
                 .orElse(outside);
     }
 }

@@ -53,6 +53,7 @@ import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.DcSource;
 import sparen.site.Earthing;
+import sparen.site.Enclosure;
 import sparen.site.Fuse;
 import sparen.site.Inverter;
 import sparen.site.Load;
@@ -430,6 +431,7 @@ public class ChecksTest {
             {"CriticalLoadUnprotected", withoutProtection(), Severity.DANGER},
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
+            {"HeaterTooWeak", heated(20), Severity.CAUTION},
             {"TwoCounters", twoMonitors(), Severity.CAUTION},
             {
                 "TwoHandsOnInverter",
@@ -497,6 +499,13 @@ public class ChecksTest {
         return site(output(plan, "start", one -> Fields.with(one, "loads", List.of())), "acSources", List.of());
     }
 
+    /** A heater of so many watts in a box that warms by a tenth of a kelvin for each. */
+    private static Plan heated(double watts) {
+        Enclosure enclosure =
+                new Enclosure(86_400, 0.1, Optional.empty(), Optional.of(new Enclosure.CabinetHeater(watts, 6, 8)));
+        return site(LITHIUM, "battery", Fields.with(LITHIUM.site().battery(), "enclosure", Optional.of(enclosure)));
+    }
+
     private static Plan twoMonitors() {
         BatteryMonitor first = PLAN.site().monitors().get(0);
         Plan plan = site(PLAN, "monitors", List.of(first, Fields.with(first, "id", "other")));
@@ -516,6 +525,7 @@ public class ChecksTest {
     public void nothingIsWrongWhereTheyStart() {
         assertEquals(find(PLAN).toString(), "[]");
         assertEquals(find(LITHIUM).toString(), "[]");
+        assertEquals(find(heated(200)).toString(), "[]");
     }
 
     @Test(dataProvider = "wrong")
