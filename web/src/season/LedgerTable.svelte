@@ -114,6 +114,12 @@
         <dt>{outputName(output.output)}, open though wished closed</dt>
         <dd class="number shrink-0 text-right">{duration(Math.round(output.withheldSeconds / 60) * 60)}</dd>
       </div>
+      {#each output.countdowns as timer (timer.what)}
+        <div class="flex justify-between gap-4 border-b border-rule py-1 text-soft">
+          <dt>{outputName(output.output)}, runs at the end: {timer.what}</dt>
+          <dd class="number shrink-0 text-right">{duration(Math.round(timer.remainingSeconds))} left</dd>
+        </div>
+      {/each}
     {/each}
   </dl>
 </section>
