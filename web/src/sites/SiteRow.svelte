@@ -1,9 +1,15 @@
 <script lang="ts">
   import type { SiteInList } from '../lib/api/api';
   import { decimal, day } from '../lib/sentence/quantity';
+  import { session } from '../lib/shell/session.svelte';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
 
-  let { site }: { site: SiteInList } = $props();
+  interface Props {
+    site: SiteInList;
+    setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
+    copy: (site: SiteInList) => void;
+  }
+  let { site, setState, copy }: Props = $props();
 
   const severities = ['DANGER', 'CAUTION', 'NOTE'] as const;
   const plan = $derived(site.plan);
@@ -43,4 +49,38 @@
   {:else}
     <p class="text-soft lg:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>
   {/if}
+  {#if session.mayChange}
+    <div class="flex flex-wrap gap-x-5 text-sm lg:col-span-4">
+      {#if plan}
+        <button class="act" aria-label="Duplicate {site.name}" onclick={() => copy(site)}>Duplicate</button>
+      {/if}
+      {#if site.state === 'ARCHIVED'}
+        <button class="act" aria-label="Restore {site.name}" onclick={() => setState(site, 'ACTIVE')}
+          >Restore</button
+        >
+      {:else}
+        <button class="act" aria-label="Archive {site.name}" onclick={() => setState(site, 'ARCHIVED')}
+          >Archive</button
+        >
+      {/if}
+      <button class="act" aria-label="Delete {site.name}" onclick={() => setState(site, 'DELETED')}
+        >Delete</button
+      >
+    </div>
+  {/if}
 </li>
+
+<style>
+  .act {
+    min-height: 2rem;
+    color: var(--ink-soft, var(--ink));
+    text-decoration: underline;
+    text-decoration-color: var(--rule-strong);
+    text-underline-offset: 4px;
+  }
+  @media (pointer: coarse) {
+    .act {
+      min-height: 44px;
+    }
+  }
+</style>

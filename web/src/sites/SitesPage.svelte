@@ -4,15 +4,38 @@
   import type { SiteInList } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import Action from '../lib/shell/Action.svelte';
+  import { session } from '../lib/shell/session.svelte';
   import SiteRow from './SiteRow.svelte';
 
   let sites = $state<SiteInList[]>();
   let problem = $state<Problem>();
   let search = $state('');
   let field = $state<HTMLInputElement>();
+  let archived = $state(false);
+  let deleted = $state.raw<SiteInList>();
+  const inView = $derived((sites ?? []).filter((site) => (site.state === 'ARCHIVED') === archived));
+  const putAway = $derived((sites ?? []).filter((site) => site.state === 'ARCHIVED').length);
   const shown = $derived(
-    (sites ?? []).filter((site) => site.name.toLowerCase().includes(search.trim().toLowerCase())),
+    inView.filter((site) => site.name.toLowerCase().includes(search.trim().toLowerCase())),
   );
+
+  async function setState(site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') {
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/state', { params: { path: { siteId: site.id } }, body: { state } }),
+    );
+    if (answer.data) deleted = state === 'DELETED' ? answer.data : undefined;
+    await load();
+    problem = answer.problem ?? problem;
+  }
+
+  async function copy(site: SiteInList) {
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/copies', { params: { path: { siteId: site.id } } }),
+    );
+    await load();
+    problem = answer.problem ?? problem;
+  }
 
   async function load() {
     problem = undefined;
@@ -44,21 +67,39 @@
         placeholder="name of a site"
       />
     </label>
+    {#if putAway > 0 || archived}
+      <label class="flex min-h-11 items-center gap-2 text-sm"
+        ><input type="checkbox" class="h-5 w-5" bind:checked={archived} />archived ({putAway})</label
+      >
+    {/if}
+    {#if session.mayChange}<Action main href="#/new">New site</Action>{/if}
   {/snippet}
 
+  {#if deleted}
+    {@const gone = deleted}
+    <div
+      class="m-4 flex flex-wrap items-center gap-4 border-l-4 border-ink bg-raised p-3 md:m-6"
+      role="status"
+    >
+      <p class="grow">{gone.name} is deleted.</p>
+      <Action onclick={() => setState(gone, 'ACTIVE')}>Undo</Action>
+    </div>
+  {/if}
   {#if problem}
     <Trouble {problem} retry={load} />
   {:else if !sites}
     <p class="p-6 text-soft" role="status">Reading the sites</p>
   {:else if sites.length === 0}
-    <p class="p-6">No site yet. Start Sparen with its demo data to have three to try.</p>
+    <p class="p-6">No site yet. <a class="underline" href="#/new">Make the first</a>.</p>
+  {:else if archived && inView.length === 0}
+    <p class="p-6">Nothing is put away.</p>
   {:else if shown.length === 0}
     <p class="p-6">
       No site is called “{search}”. <button class="underline" onclick={() => (search = '')}>Show all</button>
     </p>
   {:else}
     <ul class="divide-y divide-rule border-b border-rule">
-      {#each shown as site (site.id)}<SiteRow {site} />{/each}
+      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} />{/each}
     </ul>
   {/if}
 </Frame>

@@ -256,6 +256,74 @@ public class ApiTest extends AbstractTestNGSpringContextTests {
         assertTrue(json(liv.get("/api/sites/kvarno/revisions/0")).get("plan").equals(asFound), "nothing was saved");
     }
 
+    private static final String START =
+            """
+            {"start": {"name": "%s", "location": {"latitudeDegrees": 61, "longitudeDegrees": 9, "elevationMetres": 0,
+              "timeZone": "Europe/Oslo"}, "nominalVolts": 24, "chemistry": "GEL", "capacityAmpereHours": %s,
+              "arrayWatts": 900, "inverter": true, "generator": false, "surplusLoad": true}}
+            """;
+
+    private JsonNode site(Browser who, String id) throws Exception {
+        for (JsonNode one : json(who.get("/api/sites"))) {
+            if (one.get("id").asString().equals(id)) {
+                return one;
+            }
+        }
+        return null;
+    }
+
+    /** Made, copied, put away, deleted and brought back: a site keeps its plan all the way. */
+    @Test
+    public void aSiteCanBeMadeCopiedAndDeletedWithoutLoss() throws Exception {
+        Browser liv = signedIn("liv");
+        JsonNode made = json(liv.send("POST", "/api/sites", "application/json", START.formatted("Östra Skäret", 150)));
+        assertEquals(made.get("id").asString(), "ostra-skaret");
+        assertEquals(made.at("/plan/findings").toString(), "{}");
+        JsonNode copy = json(liv.send("POST", "/api/sites/ostra-skaret/copies", "application/json", ""));
+        assertEquals(copy.get("name").asString(), "Copy of Östra Skäret");
+        String copied = copy.get("id").asString();
+        JsonNode plan = json(liv.get("/api/sites/" + copied + "/revisions/0")).get("plan");
+        assertEquals(plan.at("/site/name").asString(), "Copy of Östra Skäret");
+        for (String state : new String[] {"ARCHIVED", "DELETED"}) {
+            liv.send("POST", "/api/sites/" + copied + "/state", "application/json", "{\"state\": \"" + state + "\"}");
+        }
+        assertEquals(site(liv, copied), null);
+        assertEquals(liv.get("/api/sites/" + copied + "/revisions/0").statusCode(), 404);
+        liv.send("POST", "/api/sites/" + copied + "/state", "application/json", "{\"state\": \"ACTIVE\"}");
+        assertTrue(json(liv.get("/api/sites/" + copied + "/revisions/0"))
+                .get("plan")
+                .equals(plan));
+        assertEquals(
+                signedIn("odd")
+                        .send("POST", "/api/sites", "application/json", START.formatted("x", 1))
+                        .statusCode(),
+                403);
+    }
+
+    /** A refused start or document makes no site, and says which field. */
+    @Test
+    public void aBrokenSiteIsRefusedWhole() throws Exception {
+        Browser liv = signedIn("liv");
+        int before = json(liv.get("/api/sites")).size();
+        HttpResponse<String> refused = liv.send("POST", "/api/sites", "application/json", START.formatted("Norra", -5));
+        assertEquals(json(refused).at("/errors/0/pointer").asString(), "/start/capacityAmpereHours");
+        String document = Files.readString(Path.of("../demo/hallgrund.json"));
+        HttpResponse<String> broken = liv.send(
+                "POST",
+                "/api/sites/documents",
+                "application/json",
+                document.replaceFirst("\"lvdVolts\": [0-9.]+", "\"lvdVolts\": -1"));
+        assertEquals(json(broken).at("/errors/0/pointer").asString(), "/plan/program/outputs/0/protection/lvdVolts");
+        assertEquals(json(liv.get("/api/sites")).size(), before);
+        JsonNode taken = json(liv.send("POST", "/api/sites/documents", "application/json", document));
+        assertTrue(taken.get("id").asString().startsWith("hallgrund-fog-signal-relay"), taken.toString());
+        liv.send(
+                "POST",
+                "/api/sites/" + taken.get("id").asString() + "/state",
+                "application/json",
+                "{\"state\": \"DELETED\"}");
+    }
+
     /** What is offered for an output can be put into the plan as it comes. */
     @Test
     public void offersRulesThatFit() throws Exception {

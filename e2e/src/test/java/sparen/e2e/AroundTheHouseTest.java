@@ -41,6 +41,32 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
     }
 
+    /** From a few facts to a plan without danger or caution; deleted, and brought back by undo. */
+    @Test
+    public void makesANewSiteWithACleanPlan() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        page.getByText("New site").click();
+        assertAccessible(page);
+        page.getByLabel("Name").fill("Ytterholmen");
+        page.getByLabel("Capacity, Ah").fill("-3");
+        page.getByText("Make the site").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("-3 Ah");
+        page.getByLabel("Capacity, Ah").fill("220");
+        page.getByText("Make the site").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Ytterholmen");
+        assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(3);
+        assertThat(page.locator("[data-finding]")).hasCount(0);
+        page.navigate(address() + "/#/");
+        page.getByLabel("Delete Ytterholmen").click();
+        assertThat(page.getByText("Ytterholmen is deleted")).isVisible();
+        page.getByText("Undo").click();
+        assertThat(page.getByText("Ytterholmen is deleted")).hasCount(0);
+        page.getByLabel("Delete Ytterholmen").click();
+        assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
+    }
+
     @Test
     public void theGroundStaysAsChosen() {
         Page page = at("/", "odd");

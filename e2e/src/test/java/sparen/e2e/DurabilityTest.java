@@ -12,6 +12,7 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.time.Duration;
 import java.util.TreeMap;
+import java.util.concurrent.CountDownLatch;
 import java.util.concurrent.TimeUnit;
 import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.concurrent.atomic.AtomicReference;
@@ -110,11 +111,13 @@ public class DurabilityTest {
         ObjectNode latest = (ObjectNode) client.get(REVISIONS + "/latest");
         ObjectNode plan = latest.get("plan").asObject();
         TreeMap<Integer, Double> acknowledged = new TreeMap<>();
+        CountDownLatch enough = new CountDownLatch(10);
         AtomicBoolean down = new AtomicBoolean();
         AtomicReference<RuntimeException> failed = new AtomicReference<>();
         Thread killer = new Thread(() -> {
             try {
-                TimeUnit.MILLISECONDS.sleep(900);
+                enough.await(20, TimeUnit.SECONDS);
+                TimeUnit.MILLISECONDS.sleep(20);
                 kill.run();
             } catch (InterruptedException interrupted) {
                 Thread.currentThread().interrupt();
@@ -138,6 +141,7 @@ public class DurabilityTest {
                             .at("/revision/number")
                             .asInt();
                     acknowledged.put(parent, volts);
+                    enough.countDown();
                 } else {
                     assertTrue(response.statusCode() >= 500, response.statusCode() + response.body());
                     break;

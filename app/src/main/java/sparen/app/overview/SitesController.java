@@ -4,20 +4,36 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
 import sparen.app.profile.ProfileService;
+import sparen.app.site.Site;
 import sparen.app.site.SiteService;
+import sparen.app.site.SiteState;
+import sparen.app.web.Refusal;
 import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.check.Severity;
+import sparen.document.PlanDocument;
 import sparen.program.Plan;
+import sparen.program.StartingPoint;
+import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
 
 /** The list of sites. */
 @RestController
 class SitesController {
+    private static final int LONGEST_NAME = 120;
+
     private final SiteService sites;
     private final PlanService plans;
     private final ProfileService profiles;
@@ -33,7 +49,21 @@ class SitesController {
      *
      * @param plan absent while the site is still to be taken down
      */
-    record SiteInList(String id, String name, Optional<PlanInList> plan) {}
+    record SiteInList(String id, String name, SiteState state, Optional<PlanInList> plan) {}
+
+    /** A site to be made from the little that is known of it. */
+    record NewSite(StartingPoint start) {
+        NewSite {
+            Bounds.present("start", start);
+        }
+    }
+
+    /** What is to become of a site. */
+    record NewState(SiteState state) {
+        NewState {
+            Bounds.present("state", state);
+        }
+    }
 
     /** What the list tells of a site's plan. */
     record PlanInList(
@@ -47,10 +77,60 @@ class SitesController {
 
     @GetMapping("/api/sites")
     List<SiteInList> list() {
-        return sites.list().stream()
-                .map(site -> new SiteInList(
-                        site.id(), site.name(), plans.latest(site.id()).map(loaded -> told(site.id(), loaded))))
-                .toList();
+        return sites.list().stream().map(this::inList).toList();
+    }
+
+    /** Makes a site with a complete program from the little that is known of it. */
+    @PostMapping("/api/sites")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    SiteInList make(@RequestBody NewSite wanted, Authentication who) {
+        return add(wanted.start().name(), wanted.start().plan(), "Started from what is known", who);
+    }
+
+    /** Makes a site from a document. */
+    @PostMapping("/api/sites/documents")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    SiteInList take(@RequestBody PlanDocument document, Authentication who) {
+        return add(document.plan().site().name(), document.plan(), "Imported as a document", who);
+    }
+
+    /** Makes another site like one that is there, with its newest plan and its profiles. */
+    @PostMapping("/api/sites/{siteId}/copies")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    SiteInList copy(@PathVariable String siteId, Authentication who) {
+        sites.mustExist(siteId);
+        Plan plan = plans.latest(siteId)
+                .orElseThrow(() -> Refusal.notFound("A plan of this site"))
+                .plan();
+        String name = shortened("Copy of " + plan.site().name());
+        Plan named = Fields.with(plan, "site", Fields.with(plan.site(), "name", name));
+        SiteInList made = add(name, named, "Copied from " + siteId, who);
+        profiles.copy(siteId, made.id());
+        return made;
+    }
+
+    /** Puts a site away, deletes it, or brings it back. */
+    @PostMapping("/api/sites/{siteId}/state")
+    SiteInList setState(@PathVariable String siteId, @RequestBody NewState wanted) {
+        return inList(sites.setState(siteId, wanted.state()));
+    }
+
+    private static String shortened(String name) {
+        return name.substring(0, Math.min(LONGEST_NAME, name.length()));
+    }
+
+    private SiteInList add(String name, Plan plan, String note, Authentication who) {
+        String id = sites.addNamed(name);
+        plans.save(id, Optional.empty(), note, plan, who.getName());
+        return inList(sites.find(id));
+    }
+
+    private SiteInList inList(Site site) {
+        return new SiteInList(
+                site.id(), site.name(), site.state(), plans.latest(site.id()).map(loaded -> told(site.id(), loaded)));
     }
 
     private PlanInList told(String siteId, PlanService.Loaded loaded) {

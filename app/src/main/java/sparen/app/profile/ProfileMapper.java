@@ -31,6 +31,16 @@ interface ProfileMapper {
             """)
     List<About> list(String siteId);
 
+    @Insert(
+            """
+            insert into consumption_profile (site_id, id, name, starts_at, lines, span_seconds, mean_watts, highest_watts,
+              samples, imported_by, imported_at)
+            select #{to}, id, name, starts_at, lines, span_seconds, mean_watts, highest_watts, samples, imported_by,
+              imported_at
+            from consumption_profile where site_id = #{from}
+            """)
+    void copy(String from, String to);
+
     @Select(
             """
             select starts_at, span_seconds, samples

@@ -5,5 +5,6 @@ package sparen.app.site;
  *
  * @param id its name in addresses
  * @param name what the crew calls it
+ * @param state what has become of it
  */
-public record Site(String id, String name) {}
+public record Site(String id, String name, SiteState state) {}

@@ -1,12 +1,17 @@
 package sparen.app.site;
 
+import java.text.Normalizer;
 import java.util.List;
+import java.util.Locale;
 import org.springframework.stereotype.Service;
 import sparen.app.web.Refusal;
 
 /** The sites. */
 @Service
 public class SiteService {
+    private static final int LONGEST_STEM = 40;
+    private static final int MOST_NAMESAKES = 1000;
+
     private final SiteMapper mapper;
 
     SiteService(SiteMapper mapper) {
@@ -25,7 +30,43 @@ public class SiteService {
         mapper.insert(siteId, name);
     }
 
-    /** All of them, by name. */
+    /**
+     * Adds a site under an address of its own, made from its name.
+     *
+     * @return its id
+     */
+    public String addNamed(String name) {
+        String plain = Normalizer.normalize(name, Normalizer.Form.NFD)
+                .toLowerCase(Locale.ROOT)
+                .replaceAll("\\p{M}", "")
+                .replace("ø", "o")
+                .replace("æ", "ae")
+                .replaceAll("[^a-z0-9]+", "-")
+                .replaceAll("^-+|-+$", "");
+        String stem = plain.isEmpty() ? "site" : plain.substring(0, Math.min(LONGEST_STEM, plain.length()));
+        for (int number = 1; number <= MOST_NAMESAKES; number++) {
+            String id = number == 1 ? stem : stem + "-" + number;
+            if (mapper.insert(id, name) == 1) {
+                return id;
+            }
+        }
+        throw new IllegalStateException("there are " + MOST_NAMESAKES + " sites called \"" + name + "\"");
+    }
+
+    /** One of them, also a deleted one. */
+    public Site find(String siteId) {
+        return mapper.find(siteId).orElseThrow(() -> Refusal.notFound("The site \"" + siteId + "\""));
+    }
+
+    /** Puts a site away, deletes it or brings it back; nothing of it is lost. */
+    public Site setState(String siteId, SiteState state) {
+        if (mapper.setState(siteId, state) == 0) {
+            throw Refusal.notFound("The site \"" + siteId + "\"");
+        }
+        return find(siteId);
+    }
+
+    /** All that are not deleted, by name. */
     public List<Site> list() {
         return mapper.list();
     }

@@ -1,0 +1,180 @@
+<script lang="ts">
+  import { push } from 'svelte-spa-router';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { StartingPoint } from '../lib/api/api';
+  import Action from '../lib/shell/Action.svelte';
+  import Frame from '../lib/shell/Frame.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+
+  /** A site from the little that is known of it, or from a document. */
+  const chemistries: [StartingPoint['chemistry'], string][] = [
+    ['FLOODED', 'flooded lead-acid'],
+    ['AGM', 'AGM'],
+    ['GEL', 'gel'],
+    ['LITHIUM_IRON_PHOSPHATE', 'lithium iron phosphate'],
+    ['NMC', 'lithium NMC'],
+  ];
+  let name = $state('');
+  let latitude = $state(60);
+  let longitude = $state(10);
+  let timeZone = $state(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  let nominalVolts = $state(24);
+  let chemistry = $state<StartingPoint['chemistry']>('LITHIUM_IRON_PHOSPHATE');
+  let capacity = $state(200);
+  let arrayWatts = $state(1000);
+  let inverter = $state(true);
+  let generator = $state(false);
+  let surplusLoad = $state(false);
+  let busy = $state('');
+  let problem = $state<Problem>();
+  const refused = $derived(
+    Object.fromEntries(
+      (problem?.errors ?? []).map((one) => [one.pointer.split('/').at(-1) ?? '', one.detail]),
+    ),
+  );
+
+  async function make(event: SubmitEvent) {
+    event.preventDefault();
+    busy = 'Making the site';
+    const start: StartingPoint = {
+      name,
+      location: { latitudeDegrees: latitude, longitudeDegrees: longitude, elevationMetres: 0, timeZone },
+      nominalVolts,
+      chemistry,
+      capacityAmpereHours: capacity,
+      arrayWatts,
+      inverter,
+      generator: inverter && generator,
+      surplusLoad,
+    };
+    const answer = await outcome(api.POST('/api/sites', { body: { start } }));
+    busy = '';
+    problem = answer.problem;
+    if (answer.data) await push(`/site/${answer.data.id}/plan`);
+  }
+
+  async function take(event: Event & { currentTarget: HTMLInputElement }) {
+    const file = event.currentTarget.files?.[0];
+    if (!file) return;
+    busy = 'Reading the document';
+    const answer = await outcome(
+      api.POST('/api/sites/documents', {
+        body: (await file.text()) as never,
+        bodySerializer: (content: unknown) => String(content),
+        headers: { 'Content-Type': 'application/json' },
+      }),
+    );
+    busy = '';
+    problem = answer.problem;
+    if (answer.data) await push(`/site/${answer.data.id}/plan`);
+  }
+</script>
+
+{#snippet error(field: string)}
+  {#if refused[field]}<span class="block text-sm text-danger" role="alert">{refused[field]}</span>{/if}
+{/snippet}
+
+<Frame title="New site" place="sites">
+  {#if problem && !problem.errors}<Trouble {problem} retry={() => (problem = undefined)} />{/if}
+  <form class="max-w-3xl px-4 py-5 md:px-6" onsubmit={make}>
+    <p class="mb-4">
+      From these few facts comes a complete program for the battery, to be adapted. What nobody has told yet
+      is marked as a guess.
+    </p>
+    <div class="grid gap-x-6 gap-y-4 sm:grid-cols-2">
+      <label class="sm:col-span-2"
+        >Name<input class="field mt-1 w-full" bind:value={name} required maxlength="120" />{@render error(
+          'name',
+        )}</label
+      >
+      <label
+        >Bank voltage<select class="field mt-1 w-full" bind:value={nominalVolts}>
+          {#each [12, 24, 36, 48] as volts (volts)}<option value={volts}>{volts} V</option>{/each}
+        </select></label
+      >
+      <label
+        >Battery<select class="field mt-1 w-full" bind:value={chemistry}>
+          {#each chemistries as [value, words] (value)}<option {value}>{words}</option>{/each}
+        </select></label
+      >
+      <label
+        >Capacity, Ah<input
+          class="field number mt-1 w-full"
+          type="number"
+          step="any"
+          bind:value={capacity}
+          required
+        />{@render error('capacityAmpereHours')}</label
+      >
+      <label
+        >Array, W<input
+          class="field number mt-1 w-full"
+          type="number"
+          step="any"
+          bind:value={arrayWatts}
+          required
+        />{@render error('arrayWatts')}</label
+      >
+      <label
+        >Latitude, ° north<input
+          class="field number mt-1 w-full"
+          type="number"
+          step="any"
+          bind:value={latitude}
+          required
+        />{@render error('latitudeDegrees')}</label
+      >
+      <label
+        >Longitude, ° east<input
+          class="field number mt-1 w-full"
+          type="number"
+          step="any"
+          bind:value={longitude}
+          required
+        />{@render error('longitudeDegrees')}</label
+      >
+      <label class="sm:col-span-2"
+        >Time zone<input class="field mt-1 w-full" bind:value={timeZone} required />{@render error(
+          'timeZone',
+        )}</label
+      >
+    </div>
+    <fieldset class="mt-5">
+      <legend class="mb-1 font-bold">What else is there</legend>
+      <label class="flex min-h-11 items-center gap-3"
+        ><input type="checkbox" class="h-5 w-5" bind:checked={inverter} />an inverter with a charger</label
+      >
+      <label class="flex min-h-11 items-center gap-3 {inverter ? '' : 'text-soft'}"
+        ><input type="checkbox" class="h-5 w-5" bind:checked={generator} disabled={!inverter} />a generator
+        that charges through it</label
+      >
+      <label class="flex min-h-11 items-center gap-3"
+        ><input type="checkbox" class="h-5 w-5" bind:checked={surplusLoad} />a load that takes surplus</label
+      >
+    </fieldset>
+    <div class="mt-5 flex flex-wrap items-center gap-4">
+      <Action main type="submit" disabled={busy !== ''}>Make the site</Action>
+      <span role="status" class="text-soft">{busy}</span>
+    </div>
+  </form>
+  <section class="max-w-3xl border-t border-rule px-4 py-5 md:px-6" aria-labelledby="document">
+    <h2 id="document">Or from a document</h2>
+    <label class="mt-2 block"
+      >A plan document (JSON)<input
+        class="mt-1 block min-h-11"
+        type="file"
+        accept=".json,application/json"
+        onchange={take}
+      /></label
+    >
+    {#if problem?.errors}
+      <ul class="mt-2" aria-label="What is wrong in it">
+        {#each problem.errors as one (one.pointer)}
+          <li class="border-t border-rule py-1 text-danger">
+            <span class="number">{one.pointer}</span>: {one.detail}
+          </li>
+        {/each}
+      </ul>
+    {/if}
+  </section>
+</Frame>
