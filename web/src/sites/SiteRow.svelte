@@ -17,7 +17,7 @@
 </script>
 
 <li
-  class="grid grid-cols-1 gap-x-6 gap-y-1 px-4 py-4 lg:grid-cols-[minmax(15rem,1.2fr)_1.3fr_minmax(9rem,0.7fr)_1.1fr] md:px-6"
+  class="grid grid-cols-1 gap-x-6 gap-y-1 px-4 py-4 lg:grid-cols-[minmax(15rem,1.1fr)_1.1fr_minmax(8rem,0.6fr)_1.3fr] md:px-6"
 >
   <div class="min-w-0">
     {#if plan}
