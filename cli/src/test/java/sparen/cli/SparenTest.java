@@ -110,4 +110,17 @@ public class SparenTest {
         assertEquals(call("simulate", DEMO, "--days", "0").code(), 1);
         assertEquals(call("simulate").code(), 2);
     }
+
+    /** With --run the findings of a simulation come behind those of the plan; its options are those of simulate. */
+    @Test
+    public void checksByRunningToo() {
+        String asFound = "../demo/hallgrund-as-found.json";
+        int alone = call("check", asFound).json().size();
+        JsonNode shown = call("check", asFound, "--run", "--days", "20").json();
+        assertTrue(shown.size() > alone, alone + " alone, " + shown.size() + " with a run");
+        assertTrue(shown.toString().contains("In the run"), shown.toString());
+        Outcome tooLong = call("check", asFound, "--run", "--days", "4000");
+        assertEquals(tooLong.code(), 1);
+        assertTrue(tooLong.err().contains("--days: 4000 d is outside 1 to 400"), tooLong.err());
+    }
 }
