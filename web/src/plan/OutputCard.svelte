@@ -7,6 +7,7 @@
   import { written } from '../lib/sentence/quantity';
   import FindingLine from './FindingLine.svelte';
   import type { PlanEditor } from './planEditor.svelte';
+  import OutputFacts from './OutputFacts.svelte';
   import RulePicker from './RulePicker.svelte';
   import Worked from './Worked.svelte';
 
@@ -22,9 +23,9 @@
   }
   let { editor, output, index, reading, findings, workings, readonly, focus }: Props = $props();
 
-  let panel = $state<'rules' | 'sums'>();
+  let panel = $state<'rules' | 'facts' | 'sums'>();
 
-  type Slot = 'automatic' | 'protection' | 'lockout';
+  type Slot = 'automatic' | 'protection' | 'lockout' | 'contact' | 'clock';
 
   const wishes = [
     ['OFF', 'Off'],
@@ -166,6 +167,13 @@
         aria-label="Rules of {output.name}">Rules…</Action
       >
     {/if}
+    {#if !readonly}
+      <Action
+        onclick={() => (panel = panel === 'facts' ? undefined : 'facts')}
+        aria-expanded={panel === 'facts'}
+        aria-label="Facts of {output.name}">Facts…</Action
+      >
+    {/if}
     {#if workings.length > 0}
       <Action
         onclick={() => (panel = panel === 'sums' ? undefined : 'sums')}
@@ -176,6 +184,8 @@
   </div>
   {#if panel === 'rules'}
     <RulePicker {editor} {output} {index} close={() => (panel = undefined)} />
+  {:else if panel === 'facts'}
+    <OutputFacts {editor} {output} {index} {reading} {errors} change={setField} />
   {:else if panel === 'sums'}
     <div class="mt-2"><Worked {editor} {workings} {readonly} /></div>
   {/if}

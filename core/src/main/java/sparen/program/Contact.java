@@ -1,5 +1,6 @@
 package sparen.program;
 
+import java.util.List;
 import java.util.Optional;
 import sparen.quantity.Bounds;
 
@@ -66,5 +67,35 @@ public record Contact(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
+    }
+
+    /** How it is said; what is not told is left out. */
+    public Sentence sentence() {
+        Sentence said = Sentence.start("Its contact is a ")
+                .choice(
+                        "kind",
+                        "kind of contact",
+                        kind.name(),
+                        List.of(
+                                new Sentence.Choice("RELAY", "relay"),
+                                new Sentence.Choice("LATCHING", "latching relay"),
+                                new Sentence.Choice("SOLID_STATE_ONE_WAY", "solid-state switch, one way"),
+                                new Sentence.Choice("SOLID_STATE_TWO_WAY", "solid-state switch, both ways")));
+        said = number(said, ", rated DC ", "dcAmperes", "rated DC", dcAmperes, "A", 10_000);
+        said = number(said, " up to ", "dcVolts", "DC voltage", dcVolts, "V", 2000);
+        said = number(said, ", AC ", "acAmperes", "rated AC", acAmperes, "A", 10_000);
+        said = number(said, ", may close on ", "inrushAmperes", "inrush", inrushAmperes, "A", 100_000);
+        said = number(said, ", moves in ", "operateSeconds", "operate time", operateSeconds, "s", 10);
+        said = number(said, "; its coil pulls in at ", "pullInVolts", "pull-in", pullInVolts, "V", 1000);
+        said = number(said, " with ", "pullInWatts", "pull-in power", pullInWatts, "W", 2000);
+        return number(said, ", lets go below ", "dropOutVolts", "drop-out", dropOutVolts, "V", 1000)
+                .then(".");
+    }
+
+    private static Sentence number(
+            Sentence so, String words, String field, String label, Optional<Double> value, String unit, double most) {
+        return value.isEmpty()
+                ? so
+                : so.then(words).number(field, label, value.get(), unit, unit.equals("s") ? 0.01 : 0.5, 5, 0, most);
     }
 }

@@ -14,4 +14,13 @@ public record DeviceClock(double offsetSeconds, double driftSecondsPerDay, boole
         Bounds.within("offsetSeconds", offsetSeconds, "s", -86_400, 86_400);
         Bounds.within("driftSecondsPerDay", driftSecondsPerDay, "s/d", -3600, 3600);
     }
+
+    /** How it is said. */
+    public Sentence sentence() {
+        return Sentence.start("Its clock is ")
+                .number("offsetSeconds", "clock offset", offsetSeconds, "s", 10, 600, -86_400, 86_400)
+                .then(" ahead and gains ")
+                .number("driftSecondsPerDay", "clock drift", driftSecondsPerDay, "s/d", 1, 10, -3600, 3600)
+                .then(lostAtPowerDown ? "; it begins at midnight when its supply comes back." : "; it keeps the time.");
+    }
 }

@@ -74,6 +74,34 @@ public class ProgramTest {
         assertTrue(chips > 0, "nothing to edit in: " + said.plain());
     }
 
+    /** Facts are said as rules are; what nobody has told is left out. */
+    @Test
+    public void factsOfAnOutputAreSaidToo() {
+        Contact told = new Contact(
+                Contact.Kind.RELAY,
+                Optional.empty(),
+                Optional.of(30.0),
+                Optional.of(60.0),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.of(0.02),
+                Optional.of(18.0),
+                Optional.of(8.0),
+                Optional.of(3.0));
+        assertEquals(
+                told.sentence().plain(),
+                "Its contact is a relay, rated DC 30 A up to 60 V, moves in 0.02 s; its coil pulls in at 18 V with 3 W,"
+                        + " lets go below 8 V.");
+        assertEquals(Contact.of(Contact.Kind.LATCHING).sentence().plain(), "Its contact is a latching relay.");
+        assertEquals(
+                new DeviceClock(90, -2, true).sentence().plain(),
+                "Its clock is 1 min 30 s ahead and gains -2 s/d; it begins at midnight when its supply comes back.");
+        assertEquals(
+                new Lockout(3, 3600, 2, 60, Lockout.Release.DAWN, 0).sentence().plain(),
+                "Each trip makes it wait 1 min, every next one 2 × as long; after 3 trips within 1 h it stays open until"
+                        + " dawn.");
+    }
+
     /** No number of a rule may be beyond what can exist, and the refusal names it. */
     @Test(dataProvider = "kinds")
     public void refusesNumbersThatCannotBe(RuleKind kind) {

@@ -18,6 +18,8 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.document.PlanDocument;
 import sparen.format.Profile;
+import sparen.program.Contact;
+import sparen.program.DeviceClock;
 import sparen.program.Level;
 import sparen.program.Lockout;
 import sparen.program.Output;
@@ -65,12 +67,14 @@ class PlanController {
     /** What a plan says: the sentences of its outputs, what is wrong with it, and what can be worked out for it. */
     record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings) {}
 
-    /** The sentences of one output's rules and its lockout, and the levels of voltage at which it acts. */
+    /** The sentences of one output's rules, lockout, contact and clock, and the levels of voltage at which it acts. */
     record OutputReading(
             String output,
             Optional<Sentence> automatic,
             Optional<Sentence> protection,
             Optional<Sentence> lockout,
+            Optional<Sentence> contact,
+            Optional<Sentence> clock,
             List<LevelReading> levels) {}
 
     /**
@@ -133,6 +137,8 @@ class PlanController {
                 output.automatic().map(rule -> rule.sentence(around)),
                 output.protection().map(rule -> rule.sentence(around)),
                 output.lockout().map(Lockout::sentence),
+                output.contact().map(Contact::sentence),
+                output.clock().map(DeviceClock::sentence),
                 Stream.concat(
                                 output.automatic().stream().flatMap(rule -> levels("automatic", rule)),
                                 output.protection().stream().flatMap(rule -> levels("protection", rule)))
