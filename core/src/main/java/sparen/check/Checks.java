@@ -80,6 +80,8 @@ public final class Checks {
             new CompensationWithoutSensor(),
             new NominalVoltageGuessed(),
             new HeaterTooWeak(),
+            new NotSent(),
+            new WindowIgnoresVoltage(),
             new CriticalLoadUnprotected());
 
     private static final List<RunCheck> DYNAMIC = List.of(

@@ -432,6 +432,24 @@ public class ChecksTest {
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
             {"HeaterTooWeak", heated(20), Severity.CAUTION},
+            {
+                "NotSent",
+                Fields.with(PLAN, "program", Fields.with(PLAN.program(), "unsent", List.of("mppt"))),
+                Severity.CAUTION
+            },
+            {
+                "WindowIgnoresVoltage",
+                windows(
+                        Fields.with(
+                                PLAN,
+                                "program",
+                                Fields.with(
+                                        PLAN.program(),
+                                        "ac",
+                                        PLAN.program().ac().map(ac -> Fields.with(ac, "toAcVolts", 23.5)))),
+                        new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4)),
+                Severity.CAUTION
+            },
             {"TwoCounters", twoMonitors(), Severity.CAUTION},
             {
                 "TwoHandsOnInverter",
