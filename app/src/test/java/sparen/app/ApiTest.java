@@ -1,5 +1,6 @@
 package sparen.app;
 
+import java.util.stream.IntStream;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
@@ -189,7 +190,7 @@ public class ApiTest extends AbstractTestNGSpringContextTests {
         Browser liv = signedIn("liv");
         ObjectNode loaded = latest(liv);
         ExecutorService pool = Executors.newFixedThreadPool(6);
-        List<Callable<Integer>> saves = java.util.stream.IntStream.range(0, 6)
+        List<Callable<Integer>> saves = IntStream.range(0, 6)
                 .<Callable<Integer>>mapToObj(i -> () -> liv.post(
                                 "/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11 + i / 100.0)))
                         .statusCode())

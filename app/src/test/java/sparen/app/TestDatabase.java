@@ -1,5 +1,6 @@
 package sparen.app;
 
+import java.nio.file.attribute.PosixFilePermissions;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
@@ -38,7 +39,7 @@ public final class TestDatabase {
             // root.
             TestDatabase database = new TestDatabase(Files.createTempDirectory("sparen-test-"), freePort());
             Files.setPosixFilePermissions(
-                    database.data, java.nio.file.attribute.PosixFilePermissions.fromString("rwxr-xr-x"));
+                    database.data, PosixFilePermissions.fromString("rwxr-xr-x"));
             database.start();
             return database;
         } catch (IOException failure) {

@@ -3,7 +3,9 @@ package sparen.check;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -144,7 +146,7 @@ public final class Examined {
         if (origin == null) {
             return "";
         }
-        String kind = origin.kind().name().toLowerCase(java.util.Locale.ROOT).replace('_', ' ');
+        String kind = origin.kind().name().toLowerCase(Locale.ROOT).replace('_', ' ');
         return origin.note().isEmpty() ? kind : kind + ": " + origin.note();
     }
 
@@ -197,7 +199,7 @@ public final class Examined {
     double dcSourceWatts() {
         return site().dcSources().stream()
                 .map(source -> profiles.get(source.profile()))
-                .filter(java.util.Objects::nonNull)
+                .filter(Objects::nonNull)
                 .mapToDouble(Profile::highestWatts)
                 .sum();
     }

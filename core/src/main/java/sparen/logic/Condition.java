@@ -99,8 +99,26 @@ public sealed interface Condition {
         }
     }
 
+    /** Several conditions joined. */
+    sealed interface Joined extends Condition {
+        List<Condition> parts();
+
+        /** While every part keeps its answer the whole does; narrower than needed, never wider. */
+        @Override
+        default void narrow(double[] signals, double[] low, double[] high) {
+            for (int i = 0; i < parts().size(); i++) {
+                parts().get(i).narrow(signals, low, high);
+            }
+        }
+
+        @Override
+        default void signals(BitSet into) {
+            parts().forEach(part -> part.signals(into));
+        }
+    }
+
     /** True when all parts are. */
-    record AllOf(List<Condition> parts) implements Condition {
+    record AllOf(List<Condition> parts) implements Joined {
         public AllOf {
             parts = List.copyOf(parts);
         }
@@ -114,20 +132,10 @@ public sealed interface Condition {
             }
             return true;
         }
-
-        @Override
-        public void narrow(double[] signals, double[] low, double[] high) {
-            narrowAll(parts, signals, low, high);
-        }
-
-        @Override
-        public void signals(BitSet into) {
-            parts.forEach(part -> part.signals(into));
-        }
     }
 
     /** True when at least one part is. */
-    record AnyOf(List<Condition> parts) implements Condition {
+    record AnyOf(List<Condition> parts) implements Joined {
         public AnyOf {
             parts = List.copyOf(parts);
         }
@@ -140,16 +148,6 @@ public sealed interface Condition {
                 }
             }
             return false;
-        }
-
-        @Override
-        public void narrow(double[] signals, double[] low, double[] high) {
-            narrowAll(parts, signals, low, high);
-        }
-
-        @Override
-        public void signals(BitSet into) {
-            parts.forEach(part -> part.signals(into));
         }
     }
 
@@ -168,13 +166,6 @@ public sealed interface Condition {
         @Override
         public void signals(BitSet into) {
             part.signals(into);
-        }
-    }
-
-    /** While every part keeps its answer the whole does; narrower than needed, never wider. */
-    private static void narrowAll(List<Condition> parts, double[] signals, double[] low, double[] high) {
-        for (int i = 0; i < parts.size(); i++) {
-            parts.get(i).narrow(signals, low, high);
         }
     }
 }

@@ -1,5 +1,6 @@
 package sparen.logic;
 
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -20,7 +21,7 @@ public record Way(Condition when, double delaySeconds, double lookSeconds, Strin
     /** The same, but only while another condition holds too. */
     public Way andOnlyIf(Condition other, String inWords) {
         return new Way(
-                new Condition.AllOf(java.util.List.of(when, other)),
+                new Condition.AllOf(List.of(when, other)),
                 delaySeconds,
                 lookSeconds,
                 inWords.isEmpty() ? because : because + " " + inWords,

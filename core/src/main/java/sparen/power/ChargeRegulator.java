@@ -6,6 +6,7 @@ import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.AbsorptionEnd;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
+import sparen.program.ChargeStage;
 
 /**
  * A charger at work in one run: its stage, what stops it, and which of its limits is in force.

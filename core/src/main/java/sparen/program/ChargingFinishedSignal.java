@@ -18,9 +18,6 @@ public record ChargingFinishedSignal(String charger, double delaySeconds) implem
             "charging finished",
             around -> Usual.byCharger(around, charger -> new ChargingFinishedSignal(charger, 60)));
 
-    private static final int FLOAT = 2;
-    private static final int OFF = 4;
-
     public ChargingFinishedSignal {
         Bounds.id("charger", charger);
         Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
@@ -29,7 +26,7 @@ public record ChargingFinishedSignal(String charger, double delaySeconds) implem
     @Override
     public SwitchLogic compile(Surroundings around) {
         int stage = around.stage(charger);
-        Condition finished = Ways.any(Ways.is(stage, FLOAT), Ways.is(stage, OFF));
+        Condition finished = Ways.any(Ways.inStage(stage, ChargeStage.FLOAT), Ways.inStage(stage, ChargeStage.OFF));
         return SwitchLogic.follows(finished, delaySeconds, 0, "charging is finished", "a new cycle has begun");
     }
 

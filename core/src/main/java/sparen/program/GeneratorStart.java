@@ -50,8 +50,6 @@ public record GeneratorStart(
             around -> Usual.byMonitor(
                     around, monitor -> new GeneratorStart(monitor, 30, 60, 80, 60, 1800, 22, 7, List.of())));
 
-    private static final int EQUALIZATION = 3;
-
     /**
      * A start by voltage.
      *
@@ -168,7 +166,9 @@ public record GeneratorStart(
         byLoad.ifPresent(by -> reasons.add(Ways.not(new Condition.AtOrBelow(Signal.AC_LOAD_WATTS, by.stopWatts()))));
         exercise.ifPresent(span -> reasons.add(Ways.within(around, span)));
         if (finishesEqualization.orElse(false)) {
-            around.site().chargers().forEach(charger -> reasons.add(Ways.is(around.stage(charger), EQUALIZATION)));
+            around.site()
+                    .chargers()
+                    .forEach(charger -> reasons.add(Ways.inStage(around.stage(charger), ChargeStage.EQUALIZATION)));
         }
         return new Condition.AnyOf(reasons);
     }

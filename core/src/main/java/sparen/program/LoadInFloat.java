@@ -28,9 +28,6 @@ public record LoadInFloat(
                             charger -> new LoadInFloat(charger, 600, point, Usual.diversionOff(around.site()), 60))
                     .orElse(null)));
 
-    /** Rank of the float stage among the stages of a charger. */
-    private static final int FLOAT = 2;
-
     public LoadInFloat {
         Bounds.id("charger", charger);
         Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
@@ -41,7 +38,7 @@ public record LoadInFloat(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition inFloat = Ways.is(around.stage(charger), FLOAT);
+        Condition inFloat = Ways.inStage(around.stage(charger), ChargeStage.FLOAT);
         Way low = Ways.below(around, sensePoint, "off", offVolts, offDelaySeconds);
         return SwitchLogic.startsOff(
                 List.of(Way.when(inFloat, onDelaySeconds, "in float for " + Sentence.duration(onDelaySeconds))

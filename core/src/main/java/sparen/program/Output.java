@@ -3,6 +3,7 @@ package sparen.program;
 import java.util.List;
 import java.util.Optional;
 import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 
 /**
@@ -79,37 +80,6 @@ public record Output(
         }
     }
 
-    /** An output of which neither lockout nor contact, clock and side are told. */
-    public Output(
-            String id,
-            String name,
-            List<String> loads,
-            Wish wish,
-            Optional<Rule> automatic,
-            Optional<Rule> protection,
-            TestForce testForce,
-            Optional<String> supply,
-            Optional<Position> dead,
-            Optional<Double> coilWatts,
-            Optional<Position> rest) {
-        this(
-                id,
-                name,
-                loads,
-                wish,
-                automatic,
-                protection,
-                testForce,
-                supply,
-                dead,
-                coilWatts,
-                rest,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
-    }
-
     /** An output of a device on the main bus whose coil draws nothing and whose contact rests open. */
     public Output(
             String id,
@@ -130,74 +100,51 @@ public record Output(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
     /** The same with another rule for its automatic wish. */
     public Output withAutomatic(Optional<Rule> rule) {
-        return with(rule, protection, testForce, supply, lockout, contact, clock, side);
+        return Fields.with(this, "automatic", rule);
     }
 
     /** The same with another protection. */
     public Output withProtection(Optional<Rule> rule) {
-        return with(automatic, rule, testForce, supply, lockout, contact, clock, side);
+        return Fields.with(this, "protection", rule);
     }
 
     /** The same with another test force. */
     public Output withTestForce(TestForce force) {
-        return with(automatic, protection, force, supply, lockout, contact, clock, side);
+        return Fields.with(this, "testForce", force);
     }
 
     /** The same with its device fed from elsewhere; empty for the main bus. */
     public Output withSupply(Optional<String> from) {
-        return with(automatic, protection, testForce, from, lockout, contact, clock, side);
+        return Fields.with(this, "supply", from);
     }
 
     /** The same with a lockout. */
     public Output withLockout(Lockout with) {
-        return with(automatic, protection, testForce, supply, Optional.of(with), contact, clock, side);
+        return Fields.with(this, "lockout", Optional.of(with));
     }
 
     /** The same with its contact's facts told. */
     public Output withContact(Contact told) {
-        return with(automatic, protection, testForce, supply, lockout, Optional.of(told), clock, side);
+        return Fields.with(this, "contact", Optional.of(told));
     }
 
     /** The same with its device's clock told. */
     public Output withClock(DeviceClock told) {
-        return with(automatic, protection, testForce, supply, lockout, contact, Optional.of(told), side);
+        return Fields.with(this, "clock", Optional.of(told));
     }
 
     /** The same, acting at another side of a controller. */
     public Output withSide(Side told) {
-        return with(automatic, protection, testForce, supply, lockout, contact, clock, Optional.of(told));
-    }
-
-    private Output with(
-            Optional<Rule> newAutomatic,
-            Optional<Rule> newProtection,
-            TestForce newForce,
-            Optional<String> newSupply,
-            Optional<Lockout> newLockout,
-            Optional<Contact> newContact,
-            Optional<DeviceClock> newClock,
-            Optional<Side> newSide) {
-        return new Output(
-                id,
-                name,
-                loads,
-                wish,
-                newAutomatic,
-                newProtection,
-                newForce,
-                newSupply,
-                dead,
-                coilWatts,
-                rest,
-                newLockout,
-                newContact,
-                newClock,
-                newSide);
+        return Fields.with(this, "side", Optional.of(told));
     }
 
     /** Whether its coil is active for a contact in this position. */

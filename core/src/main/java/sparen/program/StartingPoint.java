@@ -8,6 +8,7 @@ import java.util.Optional;
 import sparen.program.ChargeDetails.AbsorptionEnd;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
 import sparen.site.AcSource;
 import sparen.site.BatteryBank;
 import sparen.site.BatteryMonitor;
@@ -57,14 +58,14 @@ public record StartingPoint(
         Bounds.within("capacityAmpereHours", capacityAmpereHours, "Ah", 1, 100_000);
         Bounds.within("arrayWatts", arrayWatts, "W", 10, 1_000_000);
         if (!VOLTAGES.contains(nominalVolts)) {
-            throw new sparen.quantity.InvalidQuantity(
+            throw new InvalidQuantity(
                     "nominalVolts", Bounds.number(nominalVolts) + " V is not one of " + VOLTAGES + " V");
         }
         if (chemistry == Chemistry.USER_TABLE) {
-            throw new sparen.quantity.InvalidQuantity("chemistry", "a battery by its table is imported as a document");
+            throw new InvalidQuantity("chemistry", "a battery by its table is imported as a document");
         }
         if (generator && !inverter) {
-            throw new sparen.quantity.InvalidQuantity("generator", "it charges through an inverter; there is none");
+            throw new InvalidQuantity("generator", "it charges through an inverter; there is none");
         }
     }
 
@@ -261,6 +262,8 @@ public record StartingPoint(
                 sources,
                 List.of(),
                 List.of(),
+                List.of(),
+                Optional.empty(),
                 List.of());
     }
 

@@ -1,7 +1,10 @@
 package sparen.program;
 
+import java.time.DayOfWeek;
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import sparen.logic.Condition;
 import sparen.logic.Reading;
@@ -138,6 +141,11 @@ final class Ways {
         return new Condition.AtOrAbove(signal, 0.5);
     }
 
+    /** Whether a charger's stage signal, which carries the stage's place in its enum, is at a stage. */
+    static Condition inStage(int signal, ChargeStage stage) {
+        return is(signal, stage.ordinal());
+    }
+
     /** Whether a signal in whole numbers has a value. */
     static Condition is(int signal, double value) {
         return new Condition.AllOf(
@@ -199,13 +207,13 @@ final class Ways {
         return hour(span.fromHour()) + " to " + hour(span.toHour()) + days + months;
     }
 
-    private static String told(java.time.DayOfWeek day) {
-        return day.getDisplayName(java.time.format.TextStyle.SHORT, java.util.Locale.ENGLISH);
+    private static String told(DayOfWeek day) {
+        return day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
     }
 
     /** An hour of the day as a clock shows it. */
     static String hour(double hours) {
         long minutes = Math.round(hours * 60);
-        return String.format(java.util.Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
+        return String.format(Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
     }
 }

@@ -1,5 +1,6 @@
 package sparen.quantity;
 
+import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
 import java.util.Arrays;
 
@@ -31,7 +32,7 @@ public final class Fields {
             Class<?>[] types =
                     Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
             return (R) record.getClass().getDeclaredConstructor(types).newInstance(values);
-        } catch (java.lang.reflect.InvocationTargetException refused) {
+        } catch (InvocationTargetException refused) {
             if (refused.getCause() instanceof InvalidQuantity invalid) {
                 throw invalid;
             }

@@ -2,6 +2,7 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import sparen.power.AcSide;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
@@ -133,7 +134,7 @@ final class AcAtWork {
                 moved.add(new Moved(
                         Event.Kind.GENERATOR,
                         generator.generator().id(),
-                        generator.state().name().toLowerCase(java.util.Locale.ROOT)));
+                        generator.state().name().toLowerCase(Locale.ROOT)));
                 dirty = true;
             }
         }

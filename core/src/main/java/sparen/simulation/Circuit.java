@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import sparen.battery.StateOfChargeCounter;
-import sparen.power.BatteryBranch;
 import sparen.power.BusBalance;
 import sparen.power.CableDrop;
 import sparen.power.ChargeRegulator;
@@ -13,17 +12,15 @@ import sparen.power.ChargeRegulator.BmsRequest;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
-import sparen.series.Series;
 import sparen.simulation.AcAtWork.Moved;
 import sparen.site.BatteryMonitor;
-import sparen.site.Bms;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
 import sparen.site.Enclosure;
 import sparen.site.Inverter;
 import sparen.site.Load;
-import sparen.site.ParallelBattery;
 import sparen.site.Site;
+import sparen.site.SolarArray;
 import sparen.site.WaterTank;
 
 /**
@@ -31,7 +28,7 @@ import sparen.site.WaterTank;
  */
 final class Circuit {
     final Site site;
-    final BatteryAtWork[] batteries;
+    final BatteriesAtWork batteries;
     final BusBalance bus;
     final ControllerAtWork[] controllers;
     final LoadAtWork[] loads;
@@ -45,20 +42,17 @@ final class Circuit {
     /** Whether each load's contact is closed. */
     final boolean[] connected;
 
-    /** A step that leaves out too much is made shorter by this factor at a time. */
-    private static final double SHORTER = 0.9;
-
     private final CurrentInput[] sources;
-    private final DcSourceAtWork[] dcSources;
+    final DcSourceAtWork[] dcSources;
     private final List<TalkLoss> talkLosses;
     private final double[] loadOhms;
     private final List<String> loadIds;
     private final double idleWatts;
-    private final Branches branches;
+    final Branches branches;
     private final Feeds feeds;
     private final double[] byFeed;
     private final SiteInputs inputs;
-    private final PulsedAtWork[] pulsed;
+    final PulsedAtWork[] pulsed;
     private final List<Moved> noted = new ArrayList<>();
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
@@ -69,10 +63,10 @@ final class Circuit {
     private double now;
     private boolean loadsChanged = true;
     private int loadVersion;
-    private boolean dead;
-    private boolean floating;
+    boolean dead;
+    boolean floating;
     private boolean mainOpen;
-    private boolean sourcesShut;
+    boolean sourcesShut;
     private double talkDue = Double.POSITIVE_INFINITY;
 
     Circuit(Scenario scenario, SiteInputs inputs) {
@@ -80,24 +74,19 @@ final class Circuit {
         this.inputs = inputs;
         clock = new LocalClock(
                 scenario.start(), scenario.durationSeconds(), site.location().zone());
-        batteries = batteries(site);
+        batteries = BatteriesAtWork.of(site);
         branches = new Branches(site);
         feeds = new Feeds(site);
         byFeed = new double[feeds.count()];
         bus = new BusBalance(
-                List.of(batteries).stream().map(battery -> battery.branch).toArray(BatteryBranch[]::new),
-                site.mainCable().loopOhms(Branches.CABLE_CELSIUS),
-                branches.cableOhms());
+                batteries.branches(), site.mainCable().loopOhms(Branches.CABLE_CELSIUS), branches.cableOhms());
         thermal = new Thermal(
                 site.battery().enclosure().orElse(Enclosure.UNKNOWN),
                 scenario.weather().ambientCelsius());
         double own = site.controllers().stream()
                 .mapToDouble(ChargeController::idleWatts)
                 .sum();
-        for (BatteryAtWork battery : batteries) {
-            own += battery.idleWatts();
-        }
-        idleWatts = own;
+        idleWatts = own + batteries.idleWatts();
         controllers = new ControllerAtWork[site.controllers().size()];
         for (int i = 0; i < controllers.length; i++) {
             ChargeController controller = site.controllers().get(i);
@@ -155,24 +144,6 @@ final class Circuit {
                 .filter(charging -> charging.controller().equals(charger))
                 .findFirst()
                 .orElseThrow();
-    }
-
-    /** Batteries that are alike go together as one. */
-    private static BatteryAtWork[] batteries(Site site) {
-        List<ParallelBattery> all = site.battery().batteries();
-        if (all.isEmpty()) {
-            return new BatteryAtWork[] {BatteryAtWork.whole(site.battery())};
-        }
-        List<BatteryAtWork> groups = new ArrayList<>();
-        for (int i = 0; i < all.size(); i++) {
-            ParallelBattery one = all.get(i);
-            boolean first = all.subList(0, i).stream().noneMatch(one::isLike);
-            if (first) {
-                int count = (int) all.stream().filter(one::isLike).count();
-                groups.add(BatteryAtWork.of(site.battery(), one, count, Branches.CABLE_CELSIUS));
-            }
-        }
-        return groups.toArray(BatteryAtWork[]::new);
     }
 
     private int tank(Load load) {
@@ -273,7 +244,7 @@ final class Circuit {
     /** When a timer is due (s) that a look at the balance alone may have started. */
     private double timersDue() {
         double next = ac == null ? Double.POSITIVE_INFINITY : ac.nextChange();
-        for (BatteryAtWork battery : batteries) {
+        for (BatteryAtWork battery : batteries.all) {
             next = Math.min(next, battery.dueSeconds());
         }
         for (MonitorAtWork monitor : monitors) {
@@ -307,21 +278,8 @@ final class Circuit {
         return talks;
     }
 
-    /** Gathers what the batteries ask for: the lowest voltage, and the currents of those that may be charged together. */
     private void takeRequests(double seconds) {
-        double volts = Double.POSITIVE_INFINITY;
-        double amperes = 0;
-        boolean asks = false;
-        for (BatteryAtWork battery : batteries) {
-            Bms bms = battery.settings();
-            if (bms != null && bms.requestedVolts().isPresent()) {
-                asks = true;
-                volts = Math.min(volts, bms.requestedVolts().get());
-                double each = bms.requestedAmperes().orElse(Double.POSITIVE_INFINITY);
-                amperes += battery.mayCharge() ? each * battery.count : 0;
-            }
-        }
-        Optional<BmsRequest> request = asks ? Optional.of(new BmsRequest(volts, amperes)) : Optional.empty();
+        Optional<BmsRequest> request = batteries.request();
         for (ControllerAtWork controller : controllers) {
             controller.regulator.takeRequest(request, talks(controller.regulator, seconds));
         }
@@ -339,10 +297,7 @@ final class Circuit {
     }
 
     private double takeTemperature() {
-        double gained = 0;
-        for (BatteryAtWork battery : batteries) {
-            gained += battery.branch.circuit().setCelsius(thermal.celsius());
-        }
+        double gained = batteries.setCelsius(thermal.celsius());
         for (ControllerAtWork controller : controllers) {
             controller.regulator.takeCelsius(thermal.celsius());
         }
@@ -401,12 +356,12 @@ final class Circuit {
             }
         }
         throw new IllegalStateException("the chargers' limits do not settle; battery at " + bus.batteryVolts()[0]
-                + " V, " + charge() + " of full");
+                + " V, " + batteries.charge() + " of full");
     }
 
     /** Every charge path is open: what could charge stops, and loads go on from what may still give. */
     private boolean solvesWithoutSources() {
-        if (!canDischarge()) {
+        if (!batteries.canDischarge()) {
             return false;
         }
         for (int branch = Branches.FIRST_CONTROLLER; branch < branches.firstLoad; branch++) {
@@ -645,8 +600,8 @@ final class Circuit {
     private boolean settleBatteries(double seconds, List<Moved> moved) {
         boolean changed = false;
         boolean charged = bus.hasBattery() && bus.batteryCurrent()[0] > 0;
-        for (BatteryAtWork battery : batteries) {
-            changed |= batteries.length > 1 && battery.settleEmpty();
+        for (BatteryAtWork battery : batteries.all) {
+            changed |= batteries.all.length > 1 && battery.settleEmpty();
             String reason = battery.settle(seconds, shownVolts());
             if (reason != null) {
                 String who = battery.count > 1 ? "each of " + battery.count + " batteries: " : "";
@@ -656,11 +611,7 @@ final class Circuit {
         }
         if (changed) {
             takeRequests(seconds);
-            boolean none = true;
-            for (BatteryAtWork battery : batteries) {
-                none &= !battery.mayCharge() && battery.settings() != null;
-            }
-            if (none && charged) {
+            if (charged && batteries.allRefuseCharge()) {
                 moved.add(new Moved(
                         Event.Kind.HAZARD,
                         "",
@@ -699,7 +650,7 @@ final class Circuit {
     }
 
     private double reportedCharge() {
-        return monitors.length > 0 ? monitors[0].counter.reported() : charge();
+        return monitors.length > 0 ? monitors[0].counter.reported() : batteries.charge();
     }
 
     private double inverterVolts() {
@@ -712,48 +663,7 @@ final class Circuit {
 
     /** Voltage where the batteries join (V); their own when nothing connects them. */
     double batteryVolts() {
-        return floating ? batteries[0].branch.circuit().electromotiveForce()[0] : bus.batteryVolts()[0];
-    }
-
-    /** State of charge of all batteries together (fraction). */
-    double charge() {
-        if (batteries.length == 1) {
-            return batteries[0].branch.circuit().charge()[0];
-        }
-        double sum = 0;
-        double weight = 0;
-        for (BatteryAtWork battery : batteries) {
-            double coulombs = battery.capacityCoulombs;
-            sum += coulombs * battery.branch.circuit().charge()[0];
-            weight += coulombs;
-        }
-        return sum / weight;
-    }
-
-    /** Writes the series of the state of charge of all batteries together. */
-    void chargeSeries(double[] into, int order) {
-        double weight = 0;
-        Arrays.fill(into, 0);
-        for (BatteryAtWork battery : batteries) {
-            double[] charge = battery.branch.circuit().charge();
-            for (int k = 0; k <= order; k++) {
-                into[k] += battery.capacityCoulombs * charge[k];
-            }
-            weight += battery.capacityCoulombs;
-        }
-        for (int k = 0; k <= order; k++) {
-            into[k] /= weight;
-        }
-    }
-
-    /** Whether some battery can give. */
-    boolean canDischarge() {
-        for (BatteryAtWork battery : batteries) {
-            if (battery.mayDischarge() && !battery.branch.circuit().isEmpty()) {
-                return true;
-            }
-        }
-        return false;
+        return floating ? batteries.all[0].branch.circuit().electromotiveForce()[0] : bus.batteryVolts()[0];
     }
 
     /** Whether a battery that has to give has nothing left. */
@@ -761,164 +671,7 @@ final class Circuit {
         if (floating || bus.batteryCurrent()[0] >= 0) {
             return false;
         }
-        for (BatteryAtWork battery : batteries) {
-            if (battery.branch.current()[0] < 0 && !battery.branch.circuit().isEmpty()) {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Carries everything through a step (s) without a bus. */
-    void rest(int order) {
-        for (BatteryAtWork battery : batteries) {
-            battery.branch.rest(order);
-        }
-    }
-
-    /** Shortens a step (s) until what its series leave out is below a tolerance (V). */
-    double trim(double seconds, double voltsTolerance) {
-        double leftOut = leftOutVolts(seconds);
-        if (leftOut <= voltsTolerance) {
-            return seconds;
-        }
-        // The last term grows with the power of its order, so what a shorter step leaves out is known without looking.
-        double less = 1;
-        for (int i = 0; i < bus.order(); i++) {
-            less *= SHORTER;
-        }
-        double step = seconds;
-        while (step > Series.FINEST_SECONDS && leftOut > voltsTolerance) {
-            step *= SHORTER;
-            leftOut *= less;
-        }
-        return step;
-    }
-
-    private double leftOutVolts(double step) {
-        int order = bus.order();
-        return Math.max(
-                Series.term(bus.busVolts(), order, step),
-                Series.term(bus.batteryCurrent(), order, step) * settledOhms());
-    }
-
-    private double settledOhms() {
-        double sum = 0;
-        for (BatteryAtWork battery : batteries) {
-            sum = Math.max(sum, battery.branch.circuit().settledOhms());
-        }
-        return sum + bus.stiffness();
-    }
-
-    /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
-    double firstExit(double step) {
-        int order = bus.order();
-        double exit = Double.POSITIVE_INFINITY;
-        for (BatteryAtWork battery : batteries) {
-            exit = Math.min(exit, battery.branch.firstExit(bus.batteryVolts(), order, step));
-            exit = Math.min(exit, battery.firstExit(order, step));
-        }
-        for (ControllerAtWork controller : controllers) {
-            exit = Math.min(exit, exit(controller.regulator, controller.branch, step));
-        }
-        if (acCharger != null) {
-            exit = Math.min(exit, exit(acCharger, branches.charger, step));
-        }
-        if (ac != null) {
-            exit = Math.min(
-                    exit,
-                    Series.firstExit(bus.farVolts(branches.inverter), order, step, ac.lowVolts(), ac.highVolts()));
-        }
-        for (ConverterAtWork converter : converters) {
-            double at = converter.watchedVolts();
-            double low = converter.isLow() ? Double.NEGATIVE_INFINITY : Math.nextUp(at);
-            double high = converter.isLow() ? Math.nextDown(at) : Double.POSITIVE_INFINITY;
-            exit = Math.min(exit, Series.firstExit(bus.busVolts(), order, step, low, high));
-        }
-        for (int i = 0; i < pulsed.length; i++) {
-            if (pulsed[i] != null && isServed(i)) {
-                double[] volts = bus.farVolts(branches.firstLoad + i);
-                exit = Math.min(
-                        exit, Series.firstExit(volts, order, step, pulsed[i].lowestVolts(), pulsed[i].highestVolts()));
-            }
-        }
-        for (DcSourceAtWork source : dcSources) {
-            exit = Math.min(
-                    exit, Series.firstExit(bus.busVolts(), order, step, source.lowestVolts(), source.highestVolts()));
-        }
-        for (MonitorAtWork monitor : monitors) {
-            exit = Math.min(exit, monitor.firstExit(bus, step, true));
-        }
-        return exit;
-    }
-
-    /** The state of everything that can end a step, for the report of a fault. */
-    String describe() {
-        StringBuilder told = new StringBuilder("bus " + busVolts() + " V" + (floating ? ", floating" : "")
-                + (dead ? ", dead" : "") + (sourcesShut ? ", sources shut" : ""));
-        for (BatteryAtWork battery : batteries) {
-            told.append("; battery ")
-                    .append(battery.branch.circuit().charge()[0])
-                    .append(" of full, ")
-                    .append(battery.branch.current()[0])
-                    .append(" A, exit ")
-                    .append(battery.branch.firstExit(bus.batteryVolts(), bus.order(), 1))
-                    .append(" BMS ")
-                    .append(battery.firstExit(bus.order(), 1));
-        }
-        for (ControllerAtWork controller : controllers) {
-            told.append("; ")
-                    .append(controller.controller.id())
-                    .append(' ')
-                    .append(controller.regulator.limit())
-                    .append(' ')
-                    .append(controller.regulator.stage())
-                    .append(" exit ")
-                    .append(exit(controller.regulator, controller.branch, 1))
-                    .append(" due ")
-                    .append(controller.regulator.dueSeconds());
-        }
-        if (acCharger != null) {
-            told.append("; charger ")
-                    .append(acCharger.limit())
-                    .append(' ')
-                    .append(acCharger.stage())
-                    .append(" exit ")
-                    .append(exit(acCharger, branches.charger, 1))
-                    .append(" due ")
-                    .append(acCharger.dueSeconds());
-        }
-        for (MonitorAtWork monitor : monitors) {
-            told.append("; monitor exit ").append(monitor.firstExit(bus, 1, true));
-        }
-        return told.append("; next input ").append(nextInputChange()).toString();
-    }
-
-    private double exit(ChargeRegulator regulator, int branch, double step) {
-        if (sourcesShut) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double[] volts = bus.farVolts(branch);
-        double[] amperes = bus.current(branch);
-        double low = Math.max(regulator.lowestVolts(), regulator.quietLowestVolts());
-        double high = Math.min(regulator.highestVolts(), regulator.quietHighestVolts());
-        double exit = Math.min(
-                Series.firstExit(volts, bus.order(), step, low, high),
-                Series.firstExit(amperes, bus.order(), step, regulator.lowestAmperes(), regulator.highestAmperes()));
-        double tail = regulator.tailAmperes();
-        if (!Double.isNaN(tail)) {
-            double[] whose = regulator.tailIsNet() ? bus.batteryCurrent() : amperes;
-            boolean below = whose[0] <= tail;
-            exit = Math.min(
-                    exit,
-                    Series.firstExit(
-                            whose,
-                            bus.order(),
-                            step,
-                            below ? Double.NEGATIVE_INFINITY : Math.nextUp(tail),
-                            below ? tail : Double.POSITIVE_INFINITY));
-        }
-        return exit;
+        return !batteries.someGives();
     }
 
     /** Takes a step (s) into every part's state; energies must have been counted before. */
@@ -1042,7 +795,7 @@ final class Circuit {
             highest = Math.max(
                     highest,
                     array.string()
-                            .map(sparen.site.SolarArray.ModuleString::openCircuitVolts)
+                            .map(SolarArray.ModuleString::openCircuitVolts)
                             .orElse(0.0));
         }
         return highest == 0 ? "" : String.format(java.util.Locale.ROOT, "; its array can reach %.0f V", highest);
@@ -1050,12 +803,9 @@ final class Circuit {
 
     /** Whether something is out of order: loads lost, a path or fuse open, a generator that gave up. */
     boolean hasFault() {
-        boolean fault = dead || floating || mainOpen;
+        boolean fault = dead || floating || mainOpen || batteries.hasOpenPath();
         for (boolean open : blown) {
             fault |= open;
-        }
-        for (BatteryAtWork battery : batteries) {
-            fault |= !battery.mayCharge() || !battery.mayDischarge();
         }
         if (ac != null) {
             for (EngineGenerator generator : ac.generators) {

@@ -62,7 +62,7 @@ final class LedgerMeter {
 
     private double storedJoules() {
         double joules = 0;
-        for (BatteryAtWork battery : circuit.batteries) {
+        for (BatteryAtWork battery : circuit.batteries.all) {
             joules += battery.branch.circuit().storedJoules();
         }
         return joules;
@@ -116,7 +116,7 @@ final class LedgerMeter {
         int order = circuit.bus.order();
         double lost = 0;
         double terminals = 0;
-        for (BatteryAtWork battery : circuit.batteries) {
+        for (BatteryAtWork battery : circuit.batteries.all) {
             lost += battery.branch.lostJoules(order, step);
             terminals +=
                     Series.integralOfProduct(battery.branch.terminalVolts(), battery.branch.current(), order, step);
@@ -128,7 +128,7 @@ final class LedgerMeter {
 
     private void addRest(double step) {
         double lost = 0;
-        for (BatteryAtWork battery : circuit.batteries) {
+        for (BatteryAtWork battery : circuit.batteries.all) {
             lost += battery.branch.lostJoules(Series.ORDER, step);
         }
         sums[BATTERY_LOSS] += lost;

@@ -27,6 +27,7 @@ final class Run {
     private final double end;
     private final Simulation.Settings settings;
     private final Circuit circuit;
+    private final StepLength stepLength;
     private final OutputAtWork[] outputs;
     private final int[] supplyOfOutput;
     private final Targets targets;
@@ -54,6 +55,7 @@ final class Run {
         this.settings = settings;
         end = scenario.durationSeconds();
         circuit = new Circuit(scenario, inputs);
+        stepLength = new StepLength(circuit);
         Surroundings around = Surroundings.of(scenario.plan());
         outputs = around.outputs().stream()
                 .map(output -> new OutputAtWork(output, around))
@@ -66,14 +68,14 @@ final class Run {
         targets = new Targets(circuit, outputs);
         wished = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
-        wear = new WearMeter(circuit.charge());
+        wear = new WearMeter(circuit.batteries.charge());
         days = new DayMeter(circuit.clock, ledger);
         trace = new TraceRecorder(window, circuit.controllers);
         signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sunAltitudeDegrees));
         series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
         series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
-        series[Signal.STATE_OF_CHARGE] = circuit.batteries.length == 1
-                ? circuit.batteries[0].branch.circuit().charge()
+        series[Signal.STATE_OF_CHARGE] = circuit.batteries.all.length == 1
+                ? circuit.batteries.all[0].branch.circuit().charge()
                 : chargeSeries;
     }
 
@@ -98,7 +100,7 @@ final class Run {
             progressAt = now;
             stepsSinceProgress = 0;
         } else if (++stepsSinceProgress > MOST_STEPS_A_SECOND) {
-            throw new IllegalStateException("the run creeps at " + now + " s: " + circuit.describe());
+            throw new IllegalStateException("the run creeps at " + now + " s: " + stepLength.describe());
         }
     }
 
@@ -113,27 +115,27 @@ final class Run {
             output.count(length);
         }
         circuit.advance(length, ledger.lostInBattery());
-        wear.count(length, circuit.charge(), circuit.thermal.celsius());
+        wear.count(length, circuit.batteries.charge(), circuit.thermal.celsius());
         now = length == wanted ? stop : now + length;
     }
 
     private double flowingLength(double wanted) {
         circuit.bus.expand(wanted, settings.voltsTolerance());
         if (series[Signal.STATE_OF_CHARGE] == chargeSeries) {
-            circuit.chargeSeries(chargeSeries, circuit.bus.order());
+            circuit.batteries.chargeSeries(chargeSeries, circuit.bus.order());
         }
-        double length = circuit.trim(wanted, settings.voltsTolerance());
-        double exit = Math.min(circuit.firstExit(length), signalExit(length));
+        double length = stepLength.trim(wanted, settings.voltsTolerance());
+        double exit = Math.min(stepLength.firstExit(length), signalExit(length));
         return Math.min(length, exit);
     }
 
     private double restingLength(double wanted) {
         circuit.bus.rest();
-        circuit.rest(circuit.bus.order());
-        circuit.chargeSeries(chargeSeries, circuit.bus.order());
+        circuit.batteries.rest(circuit.bus.order());
+        circuit.batteries.chargeSeries(chargeSeries, circuit.bus.order());
         double length = Math.min(wanted, LONGEST_REST_SECONDS);
         double exit = length;
-        for (BatteryAtWork battery : circuit.batteries) {
+        for (BatteryAtWork battery : circuit.batteries.all) {
             exit = Math.min(exit, battery.branch.circuit().firstExit(circuit.bus.order(), length));
             exit = Math.min(exit, battery.firstExit(circuit.bus.order(), length));
         }
@@ -327,7 +329,10 @@ final class Run {
     }
 
     private void reviveLoads() {
-        if (circuit.isDead() && now >= deadUntil && circuit.canDischarge() && circuit.charge() >= RECOVERED_CHARGE) {
+        if (circuit.isDead()
+                && now >= deadUntil
+                && circuit.batteries.canDischarge()
+                && circuit.batteries.charge() >= RECOVERED_CHARGE) {
             circuit.setDead(false);
             report(
                     Event.Kind.RECOVERED,
@@ -397,7 +402,8 @@ final class Run {
     }
 
     private void report(Event.Kind kind, String subject, String reason) {
-        log.add(new Event(now, kind, subject, reason, signals.values[Signal.BATTERY_VOLTS], circuit.charge()));
+        log.add(new Event(
+                now, kind, subject, reason, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
     }
 
     private RunResult result(long steps) {
@@ -419,7 +425,7 @@ final class Run {
                 generators,
                 new RunResult.Lowest(lowestCharge, lowestChargeAt),
                 new RunResult.Lowest(lowestVolts, lowestVoltsAt),
-                circuit.charge(),
+                circuit.batteries.charge(),
                 circuit.batteryVolts(),
                 circuit.isFloating() ? 0 : circuit.bus.batteryCurrent()[0],
                 now,

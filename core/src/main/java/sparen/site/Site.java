@@ -114,47 +114,6 @@ public record Site(
         }
     }
 
-    /** A site of which neither earthing nor radios are told. */
-    public Site(
-            String name,
-            Location location,
-            double nominalVolts,
-            BatteryBank battery,
-            Cable mainCable,
-            List<SolarArray> arrays,
-            List<ChargeController> controllers,
-            List<CurrentSource> sources,
-            List<Load> loads,
-            List<SensePoint> sensePoints,
-            List<BatteryMonitor> monitors,
-            List<Converter> converters,
-            Optional<Inverter> inverter,
-            List<AcSource> acSources,
-            List<AcCoupledArray> acArrays,
-            List<DcSource> dcSources,
-            List<WaterTank> tanks) {
-        this(
-                name,
-                location,
-                nominalVolts,
-                battery,
-                mainCable,
-                arrays,
-                controllers,
-                sources,
-                loads,
-                sensePoints,
-                monitors,
-                converters,
-                inverter,
-                acSources,
-                acArrays,
-                dcSources,
-                tanks,
-                Optional.empty(),
-                List.of());
-    }
-
     /** A site of one direct-current bus with arrays, current sources and loads. */
     public Site(
             String name,
@@ -184,6 +143,8 @@ public record Site(
                 List.of(),
                 List.of(),
                 List.of(),
+                List.of(),
+                Optional.empty(),
                 List.of());
     }
 

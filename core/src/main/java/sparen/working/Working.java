@@ -2,6 +2,7 @@ package sparen.working;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import sparen.check.Cure;
@@ -37,7 +38,7 @@ public record Working(
     /** The same with one more line of working. */
     Working line(String format, Object... numbers) {
         List<String> more = new ArrayList<>(lines);
-        more.add(String.format(java.util.Locale.ROOT, format, numbers));
+        more.add(String.format(Locale.ROOT, format, numbers));
         return new Working(calculator, path, title, more, value, unit, takes);
     }
 

@@ -7,6 +7,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import com.tngtech.archunit.core.importer.ImportOption;
+import java.time.Instant;
 import org.testng.annotations.Test;
 
 /** The house rules of the core. */
@@ -30,7 +31,7 @@ public class ArchitectureTest {
                         "net.e175.klaus..",
                         "de.siegmar.fastcsv..")
                 .check(core);
-        noClasses().should().callMethod(java.time.Instant.class, "now").check(core);
+        noClasses().should().callMethod(Instant.class, "now").check(core);
         noClasses().should().callMethod(System.class, "nanoTime").check(core);
         noClasses().should().callMethod(System.class, "currentTimeMillis").check(core);
         noClasses()

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.power.BusBalance;
+import sparen.series.Series;
 
 /**
  * Two wells against the closed forms of J. F. Manwell and J. G. McGowan, Solar Energy 50 (1993) 399–405 (formulas from memory),
@@ -69,7 +70,7 @@ public class KineticWellsTest {
                 bus.setCurrent(0, i < 30 ? amperes : 0, 0);
                 assertTrue(bus.solve());
                 bus.expand(30, 0);
-                in += sparen.series.Series.integralOfProduct(bus.batteryVolts(), bus.batteryCurrent(), bus.order(), 30);
+                in += Series.integralOfProduct(bus.batteryVolts(), bus.batteryCurrent(), bus.order(), 30);
                 double step = battery.lostJoules(bus.batteryCurrent(), bus.batteryVolts(), bus.order(), 30);
                 assertTrue(step >= -1e-9, "lost " + step);
                 lost += step;

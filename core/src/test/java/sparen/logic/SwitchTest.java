@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import org.testng.annotations.Test;
 
 /** The promises of the package, by number. */
@@ -97,7 +98,7 @@ public class SwitchTest {
     /** A way that looks every ten seconds sees a condition, and the end of its delay, at whole tens only. */
     @Test
     public void promise5LooksAtWholeMultiples() {
-        Way sampled = new Way(high(), 12, 10, "sampled", java.util.Optional.empty());
+        Way sampled = new Way(high(), 12, 10, "sampled", Optional.empty());
         Switch on = new Switch(SwitchLogic.startsOff(List.of(sampled), List.of()));
         on.settle(0, new double[] {0});
         assertFalse(on.settle(3, new double[] {1}));

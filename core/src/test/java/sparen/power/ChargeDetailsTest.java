@@ -19,6 +19,7 @@ import sparen.program.ChargeDetails.OverVoltage;
 import sparen.program.ChargeDetails.RepeatAbsorption;
 import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.ChargeProgram;
+import sparen.program.ChargeStage;
 
 /** What only some chargers have, by hand on a stiff battery. Behaviour of such chargers: common practice, no source. */
 public class ChargeDetailsTest {

@@ -10,6 +10,7 @@ import sparen.battery.BatteryCircuit;
 import sparen.battery.BatteryModel;
 import sparen.power.ChargeRegulator.Limit;
 import sparen.program.ChargeProgram;
+import sparen.program.ChargeStage;
 
 /** A controller's limits and stages, by hand. */
 public class ChargeRegulatorTest {

@@ -104,6 +104,8 @@ public final class FullSite {
                 List.of(new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35)),
                 List.of(),
                 List.of(),
+                List.of(),
+                Optional.empty(),
                 List.of());
         ChargeDetails details = Fields.with(
                 Fields.with(

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.lang.reflect.RecordComponent;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -15,6 +16,7 @@ import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.Sites;
 import sparen.site.BatteryTable;
+import sparen.site.SensePoint;
 import sparen.site.Site;
 
 /** How rules are said, how they compile, and what a program refuses. */
@@ -108,7 +110,7 @@ public class ProgramTest {
         Surroundings around = Surroundings.of(FullSite.PLAN)
                 .at(FullSite.PLAN.program().outputs().get(0));
         Rule rule = kind.usual().apply(around).orElseThrow();
-        for (java.lang.reflect.RecordComponent component : kind.type().getRecordComponents()) {
+        for (RecordComponent component : kind.type().getRecordComponents()) {
             if (component.getType() == double.class) {
                 for (double wrong : new double[] {1e12, -1e12, Double.NaN}) {
                     InvalidQuantity refused =
@@ -145,7 +147,7 @@ public class ProgramTest {
                 SITE.controllers(),
                 SITE.sources(),
                 SITE.loads(),
-                List.of(new sparen.site.SensePoint("point", "p", sparen.site.SensePoint.Place.BUS, -0.2)));
+                List.of(new SensePoint("point", "p", SensePoint.Place.BUS, -0.2)));
         SwitchLogic logic = new VoltageDisconnect("point", 11.5, 0, 12.5, 0).compile(Surroundings.of(site, List.of()));
         double[] signals = new double[Surroundings.of(site, List.of()).count()];
         signals[Signal.BUS_VOLTS] = 11.69;

@@ -3,6 +3,7 @@ package sparen.series;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.Arrays;
 import java.util.Random;
 import org.hipparchus.analysis.polynomials.PolynomialFunction;
 import org.testng.annotations.DataProvider;
@@ -19,7 +20,7 @@ public class SeriesTest {
     }
 
     private static double[] upTo(double[] c, int order) {
-        return java.util.Arrays.copyOf(c, order + 1);
+        return Arrays.copyOf(c, order + 1);
     }
 
     @DataProvider
@@ -85,7 +86,7 @@ public class SeriesTest {
 
     @Test(dataProvider = "exits")
     public void findsTheFirstExit(double[] head, double h, double low, double high, double expected) {
-        double[] c = java.util.Arrays.copyOf(head, Series.ORDER + 1);
+        double[] c = Arrays.copyOf(head, Series.ORDER + 1);
         double exit = Series.firstExit(c, Series.ORDER, h, low, high);
         if (expected == Double.POSITIVE_INFINITY) {
             assertEquals(exit, expected);

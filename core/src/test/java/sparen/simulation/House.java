@@ -248,7 +248,9 @@ final class House {
                 acSources,
                 acArrays,
                 dcSources,
-                tanks);
+                tanks,
+                Optional.empty(),
+                List.of());
         return new Plan(site, new Program(charging, outputs, Optional.of(ac)), Map.of());
     }
 

@@ -26,6 +26,7 @@ import sparen.site.Consumption;
 import sparen.site.Converter;
 import sparen.site.DailySpan;
 import sparen.site.DcSource;
+import sparen.site.Inverter;
 import sparen.site.Load;
 import sparen.site.SolarArray;
 import sparen.site.WaterTank;
@@ -176,7 +177,7 @@ public class RandomSitesTest {
     private static void acSide(House house, Random random) {
         house.inverter = Optional.of(House.inverter(
                 1000 + 4000 * random.nextDouble(),
-                random.nextBoolean() ? Optional.of(new sparen.site.Inverter.Search(4, 30, 1)) : Optional.empty()));
+                random.nextBoolean() ? Optional.of(new Inverter.Search(4, 30, 1)) : Optional.empty()));
         List<ChargeProgram> charging = new ArrayList<>(house.charging);
         charging.add(new ChargeProgram("inverter", 56, 1800, 54, 51, 60));
         house.charging = charging;

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.time.DayOfWeek;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -259,8 +260,8 @@ public class RulesTest {
         assertEquals(times(result, "evening")[4] - dusk, 24 * HOUR, 600, "not again before the next dusk");
         // Local time is an hour ahead of the run's: 21:00 is 20 h after its start.
         double[] mixed = times(result, "mixed");
-        assertTrue(java.util.Arrays.stream(mixed).anyMatch(at -> Math.abs(at - 20 * HOUR) < 0.01), "off at 21:00");
-        assertTrue(java.util.Arrays.stream(mixed).anyMatch(at -> Math.abs(at - 28 * HOUR) < 0.01), "on at 05:00");
+        assertTrue(Arrays.stream(mixed).anyMatch(at -> Math.abs(at - 20 * HOUR) < 0.01), "off at 21:00");
+        assertTrue(Arrays.stream(mixed).anyMatch(at -> Math.abs(at - 28 * HOUR) < 0.01), "on at 05:00");
         double[] array = times(result, "array");
         assertEquals(array[2] % 60, 0, 0.01, "at a minute, after its delay");
         assertEquals(array[2], dusk, 2 * HOUR);

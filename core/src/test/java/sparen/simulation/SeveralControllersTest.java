@@ -5,6 +5,7 @@ import static org.testng.Assert.assertTrue;
 
 import java.time.Instant;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -87,7 +88,7 @@ public class SeveralControllersTest {
         for (double volts : result.trace().highBusVolts()) {
             highest = Math.max(highest, volts);
         }
-        double most = java.util.Arrays.stream(absorptionVolts).max().orElseThrow();
+        double most = Arrays.stream(absorptionVolts).max().orElseThrow();
         assertTrue(highest <= most + 1e-9 && highest > most - 0.3, highest + " V for setpoints to " + most + " V");
         assertTrue(result.ledger().curtailedJoules() > 0);
     }

@@ -3,6 +3,7 @@ package sparen.simulation;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -128,8 +129,7 @@ public class WiringTest {
     @Test
     public void schedulesGoByTheLocalClock() {
         House house = new House();
-        DailySpan office =
-                new DailySpan(8, 16.5, List.of(java.time.DayOfWeek.MONDAY, java.time.DayOfWeek.TUESDAY), List.of(3));
+        DailySpan office = new DailySpan(8, 16.5, List.of(DayOfWeek.MONDAY, DayOfWeek.TUESDAY), List.of(3));
         DailySpan night = DailySpan.daily(22, 3);
         house.load("office", null, new Consumption.Scheduled(List.of(new Consumption.Entry(100, office))));
         house.load("lamp", null, new Consumption.Scheduled(List.of(new Consumption.Entry(10, night))));
@@ -194,20 +194,7 @@ public class WiringTest {
         var own = house.outputs.get(0);
         RunResult fromMain = house.run(2 * HOUR);
         assertEquals(fromMain.outputs().get(0).switchings(), 2, "opens, and closes when charged");
-        house.outputs.set(
-                0,
-                new sparen.program.Output(
-                        own.id(),
-                        own.name(),
-                        own.loads(),
-                        own.wish(),
-                        own.automatic(),
-                        own.protection(),
-                        own.testForce(),
-                        Optional.of("dc24"),
-                        Optional.empty(),
-                        Optional.empty(),
-                        Optional.empty()));
+        house.outputs.set(0, own.withSupply(Optional.of("dc24")));
         RunResult behind = house.run(2 * HOUR);
         assertEquals(behind.outputs().get(0).switchings(), 1, "opens for ever: " + behind.events());
         assertTrue(behind.ledger().unservedJoules().get("radio")

@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
@@ -31,8 +32,7 @@ public class DemoSitesTest {
     private static Scenario scenario(String name, String day) throws Exception {
         Plan plan = plan(name);
         var location = plan.site().location();
-        Instant start =
-                java.time.LocalDate.parse(day).atStartOfDay(location.zone()).toInstant();
+        Instant start = LocalDate.parse(day).atStartOfDay(location.zone()).toInstant();
         Climate climate = Climate.atLatitude(location.latitudeDegrees());
         return new Scenario(
                 plan,

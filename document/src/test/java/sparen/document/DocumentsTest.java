@@ -18,6 +18,7 @@ import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -94,9 +95,8 @@ public class DocumentsTest {
     public void namesTheFieldThatIsWrong(String good, String bad, String pointer, String words) throws IOException {
         String json = demo();
         assertTrue(json.contains(good), good);
-        DocumentProblem problem = expectThrows(
-                DocumentProblem.class,
-                () -> Documents.read(json.replaceFirst(java.util.regex.Pattern.quote(good), bad)));
+        DocumentProblem problem =
+                expectThrows(DocumentProblem.class, () -> Documents.read(json.replaceFirst(Pattern.quote(good), bad)));
         assertEquals(problem.pointer(), pointer);
         assertTrue(problem.getMessage().contains(words), problem.getMessage());
     }

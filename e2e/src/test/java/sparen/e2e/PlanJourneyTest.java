@@ -1,5 +1,6 @@
 package sparen.e2e;
 
+import java.nio.file.Files;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
@@ -231,7 +232,7 @@ public class PlanJourneyTest extends BrowserTest {
     public void previewsAProfileBeforeItIsTaken() throws Exception {
         Page page = at(PLAN, "liv");
         Path bad = Path.of("target/bad.csv");
-        java.nio.file.Files.writeString(bad, "time;power\n2026-01-01T00:00;5\n2026-01-01T00:05;much\n");
+        Files.writeString(bad, "time;power\n2026-01-01T00:00;5\n2026-01-01T00:05;much\n");
         page.getByLabel("Choose a file").setInputFiles(bad);
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("line 3: power \"much\" is not a number");
         page.getByLabel("Choose a file").setInputFiles(Path.of("../demo/transmitter-week.csv"));

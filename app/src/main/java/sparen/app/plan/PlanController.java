@@ -1,5 +1,6 @@
 package sparen.app.plan;
 
+import sparen.app.web.Refusal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -92,7 +93,7 @@ class PlanController {
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     LoadedRevision latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
-        return told(plans.latest(siteId).orElseThrow(() -> sparen.app.web.Refusal.notFound("A plan of this site")));
+        return told(plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of this site")));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions")

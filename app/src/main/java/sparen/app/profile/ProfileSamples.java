@@ -1,5 +1,7 @@
 package sparen.app.profile;
 
+import java.io.BufferedInputStream;
+import java.util.Optional;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
@@ -33,7 +35,7 @@ final class ProfileSamples {
     }
 
     static Profile unpack(ProfileMapper.Samples stored) {
-        try (DataInputStream data = new DataInputStream(new java.io.BufferedInputStream(
+        try (DataInputStream data = new DataInputStream(new BufferedInputStream(
                 new GZIPInputStream(new ByteArrayInputStream(stored.samples()), BUFFER), BUFFER))) {
             double[] seconds = new double[data.readInt()];
             double[] watts = new double[seconds.length];
@@ -43,7 +45,7 @@ final class ProfileSamples {
             for (int i = 0; i < watts.length; i++) {
                 watts[i] = data.readDouble();
             }
-            return new Profile(java.util.Optional.ofNullable(stored.startsAt()), seconds, watts, stored.spanSeconds());
+            return new Profile(Optional.ofNullable(stored.startsAt()), seconds, watts, stored.spanSeconds());
         } catch (IOException broken) {
             throw new UncheckedIOException("a stored profile cannot be unpacked", broken);
         }

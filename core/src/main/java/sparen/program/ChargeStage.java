@@ -1,4 +1,4 @@
-package sparen.power;
+package sparen.program;
 
 /** The stages of a charge cycle. */
 public enum ChargeStage {
