@@ -1,0 +1,119 @@
+package sparen.document;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.lang.reflect.ParameterizedType;
+import java.lang.reflect.RecordComponent;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.RuleKind;
+import sparen.program.Rules;
+import sparen.program.Surroundings;
+import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
+
+/** Every number of every record that a document can hold has a bound, and what is beyond it is refused by name. */
+public class RefusalsTest {
+    /** What no volt, watt, hour, kelvin or year of this trade can be. */
+    private static final double BEYOND = 1e15;
+
+    private final Map<Class<?>, Record> specimens = new LinkedHashMap<>();
+
+    /** One of each record that occurs in the demo sites, with every rule as it is proposed there. */
+    private void collect(Object found) throws ReflectiveOperationException {
+        if (found instanceof Optional<?> optional) {
+            if (optional.isPresent()) {
+                collect(optional.get());
+            }
+        } else if (found instanceof Collection<?> all) {
+            for (Object one : all) {
+                collect(one);
+            }
+        } else if (found instanceof Map<?, ?> map) {
+            collect(map.values());
+        } else if (found instanceof Record record) {
+            specimens.putIfAbsent(record.getClass(), record);
+            for (RecordComponent component : record.getClass().getRecordComponents()) {
+                collect(component.getAccessor().invoke(record));
+            }
+        }
+    }
+
+    @DataProvider
+    private Object[][] numbers() throws Exception {
+        for (String site : List.of("hallgrund", "kvarno", "skarvholm")) {
+            Plan plan = Documents.read(Files.readString(Path.of("../demo/" + site + ".json")))
+                    .plan();
+            collect(plan);
+            Output output = plan.program().outputs().get(0);
+            Surroundings around = Surroundings.of(plan).at(output);
+            for (RuleKind kind : Rules.ALL) {
+                collect(kind.usual().apply(around));
+            }
+        }
+        List<Object[]> rows = new ArrayList<>();
+        for (Record record : specimens.values()) {
+            for (RecordComponent component : record.getClass().getRecordComponents()) {
+                Class<?> type = component.getType();
+                boolean optional = type == Optional.class
+                        && ((ParameterizedType) component.getGenericType()).getActualTypeArguments()[0] == Double.class;
+                if (type == double.class || optional) {
+                    rows.add(new Object[] {record, component.getName(), optional});
+                }
+            }
+        }
+        assertTrue(rows.size() > 200, rows.size() + " numbers were found");
+        return rows.toArray(Object[][]::new);
+    }
+
+    @Test(dataProvider = "numbers")
+    public void aNumberBeyondItsBoundIsRefusedByName(Record record, String component, boolean optional) {
+        for (double beyond : new double[] {-BEYOND, BEYOND, Double.NaN, Double.NEGATIVE_INFINITY}) {
+            Object value = optional ? Optional.of(beyond) : (Object) beyond;
+            String what = record.getClass().getSimpleName() + "." + component + " = " + beyond;
+            InvalidQuantity refused = expectThrows(InvalidQuantity.class, () -> Fields.with(record, component, value));
+            assertEquals(refused.field(), component, what);
+            String says = refused.getMessage().substring(component.length());
+            assertTrue(says.matches("(?s).*\\d.*"), what + " names no bound: " + says);
+        }
+    }
+
+    @Test(dataProvider = "references")
+    public void aMissingPartIsRefusedByName(Record record, String component) {
+        InvalidQuantity refused = expectThrows(InvalidQuantity.class, () -> Fields.with(record, component, null));
+        assertEquals(refused.field(), component, record.getClass().getSimpleName() + "." + component);
+    }
+
+    /** What a document may leave out is optional or a list that may be empty; all else must be there. */
+    @DataProvider
+    private Object[][] references() throws Exception {
+        numbers();
+        List<Object[]> rows = new ArrayList<>();
+        for (Record record : specimens.values()) {
+            for (RecordComponent component : record.getClass().getRecordComponents()) {
+                Class<?> type = component.getType();
+                boolean mayBeLeftOut = type.isPrimitive()
+                        || type == Optional.class
+                        || type == Boolean.class
+                        || Collection.class.isAssignableFrom(type)
+                        || Map.class.isAssignableFrom(type);
+                if (!mayBeLeftOut) {
+                    rows.add(new Object[] {record, component.getName()});
+                }
+            }
+        }
+        return rows.toArray(Object[][]::new);
+    }
+}
