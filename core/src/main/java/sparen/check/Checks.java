@@ -99,19 +99,19 @@ public final class Checks {
     private Checks() {}
 
     /**
-     * What is wrong with a plan by itself, the worst first.
+     * What is wrong with a plan by itself, the worst first; what was dismissed says so.
      *
      * @param profiles the consumption profiles its loads name; a load whose profile is missing counts as drawing nothing
      */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles) {
         Examined examined = new Examined(plan, profiles);
-        return sorted(STATIC.stream().flatMap(check -> check.look(examined)));
+        return sorted(plan, STATIC.stream().flatMap(check -> check.look(examined)));
     }
 
     /** What a run has shown to be wrong with a plan, the worst first. */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles, RunResult run) {
         Examined examined = new Examined(plan, profiles);
-        return sorted(DYNAMIC.stream().flatMap(check -> check.look(examined, run)));
+        return sorted(plan, DYNAMIC.stream().flatMap(check -> check.look(examined, run)));
     }
 
     /** Simple names of all checks of plans. */
@@ -119,8 +119,9 @@ public final class Checks {
         return STATIC.stream().map(check -> check.getClass().getSimpleName()).toList();
     }
 
-    private static List<Finding> sorted(Stream<Finding> found) {
-        return found.sorted(Comparator.comparing(Finding::severity).thenComparing(Finding::hazard))
+    private static List<Finding> sorted(Plan plan, Stream<Finding> found) {
+        return found.map(finding -> finding.dismissedBy(plan.program().dismissed()))
+                .sorted(Comparator.comparing(Finding::severity).thenComparing(Finding::hazard))
                 .toList();
     }
 }

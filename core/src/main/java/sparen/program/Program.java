@@ -12,13 +12,15 @@ import sparen.quantity.Bounds;
  * @param ac how the AC side is set; absent where there is none, or for {@link AcProgram#PLAIN}
  * @param temporary settings changed for a test that have to be put back, 0 to 100
  * @param unsent ids of devices to which their settings have not been sent, or in which they have not been saved, 0 to 200
+ * @param dismissed findings that are left as they are, with reasons, 0 to 500
  */
 public record Program(
         List<ChargeProgram> charging,
         List<Output> outputs,
         Optional<AcProgram> ac,
         List<TemporaryValue> temporary,
-        List<String> unsent) {
+        List<String> unsent,
+        List<Dismissal> dismissed) {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
         outputs = List.copyOf(Bounds.present("outputs", outputs));
@@ -28,6 +30,8 @@ public record Program(
         unsent = Bounds.orNone(unsent);
         Bounds.within("unsent", unsent.size(), "devices", 0, 200);
         Bounds.unique("unsent", unsent);
+        dismissed = Bounds.orNone(dismissed);
+        Bounds.within("dismissed", dismissed.size(), "findings", 0, 500);
         Bounds.within("outputs", outputs.size(), "outputs", 0, 100);
         Bounds.unique(
                 "charging", charging.stream().map(ChargeProgram::controller).toList());
@@ -44,6 +48,6 @@ public record Program(
 
     /** A program with nothing that has to be put back. */
     public Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
-        this(charging, outputs, ac, List.of(), List.of());
+        this(charging, outputs, ac, List.of(), List.of(), List.of());
     }
 }

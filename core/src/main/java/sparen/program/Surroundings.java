@@ -2,6 +2,7 @@ package sparen.program;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
 import sparen.logic.Signal;
@@ -182,5 +183,23 @@ public final class Surroundings {
                 new ArrayList<>(atDevices.stream().map(SensePoint::id).toList());
         Bounds.known("sensePoint", point.id(), ids);
         return ids.indexOf(point.id());
+    }
+
+    /** A name for each signal, in words joined by underscores, for texts that have variables. */
+    public List<String> names() {
+        List<String> names = new ArrayList<>(Signal.NAMES);
+        site.monitors().forEach(monitor -> names.add("reported_charge_" + monitor.id()));
+        for (String charger : site.chargers()) {
+            names.add("stage_" + charger);
+            names.add("regulation_volts_" + charger);
+        }
+        site.controllers().forEach(controller -> names.add("array_volts_" + controller.id()));
+        outputs.forEach(output -> names.add("contact_" + output.id()));
+        requests.forEach(request -> names.add("request_" + request));
+        outputs.forEach(output -> names.add("clock_hour_" + output.id()));
+        atDevices.forEach(point -> names.add("volts_" + point.id()));
+        return names.stream()
+                .map(name -> name.replaceAll("[^A-Za-z0-9]+", "_").toLowerCase(Locale.ROOT))
+                .toList();
     }
 }

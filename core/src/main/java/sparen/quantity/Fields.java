@@ -26,8 +26,7 @@ public final class Fields {
                 values[i] = meant ? value : components[i].getAccessor().invoke(record);
             }
             if (!found) {
-                throw new IllegalArgumentException(
-                        record.getClass().getSimpleName() + " has no component \"" + component + "\"");
+                throw missing(record, component);
             }
             Class<?>[] types =
                     Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
@@ -40,5 +39,34 @@ public final class Fields {
         } catch (ReflectiveOperationException broken) {
             throw new IllegalStateException(broken);
         }
+    }
+
+    /** Whether a record has a component of that name. */
+    public static boolean has(Record record, String component) {
+        return Arrays.stream(record.getClass().getRecordComponents())
+                .anyMatch(one -> one.getName().equals(component));
+    }
+
+    /**
+     * The value of a record's component.
+     *
+     * @throws IllegalArgumentException when it has no such component
+     */
+    public static Object get(Record record, String component) {
+        for (RecordComponent one : record.getClass().getRecordComponents()) {
+            if (one.getName().equals(component)) {
+                try {
+                    return one.getAccessor().invoke(record);
+                } catch (ReflectiveOperationException broken) {
+                    throw new IllegalStateException(broken);
+                }
+            }
+        }
+        throw missing(record, component);
+    }
+
+    private static IllegalArgumentException missing(Object record, String component) {
+        return new IllegalArgumentException(
+                record.getClass().getSimpleName() + " has no component \"" + component + "\"");
     }
 }

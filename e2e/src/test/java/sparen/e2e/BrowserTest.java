@@ -10,6 +10,7 @@ import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
 import java.util.ArrayList;
@@ -35,6 +36,7 @@ abstract class BrowserTest {
         application = new RunningApplication(database);
         application.start();
         playwright = Playwright.create();
+        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
         browser = playwright
                 .chromium()
                 .launch(new BrowserType.LaunchOptions()
@@ -84,7 +86,7 @@ abstract class BrowserTest {
     private Page open(Browser.NewContextOptions options) {
         BrowserContext context = browser.newContext(options.setLocale("en-GB"));
         contexts.add(context);
-        context.setDefaultTimeout(10_000);
+        context.setDefaultTimeout(20_000);
         Page page = context.newPage();
         page.onConsoleMessage(this::listen);
         page.onPageError(complaints::add);
