@@ -4,9 +4,9 @@ package sparen.check;
  * How sure a comparison is when both sides are uncertain, each with a standard deviation. Errors are taken as independent and normal:
  * propagation as in the Guide to the Expression of Uncertainty in Measurement (GUM), from memory.
  */
-final class Tolerance {
+public final class Tolerance {
     /** Standard deviation of a device's voltage reading (fraction of it); common practice for uncalibrated devices, no source. */
-    static final double METER = 0.0025;
+    public static final double METER = 0.0025;
 
     /** Standard deviation of a battery's resistance by age and make (fraction of it); judgement, no source. */
     static final double RESISTANCE = 0.2;

@@ -24,4 +24,9 @@ public enum Chemistry {
     public boolean isLeadAcid() {
         return this == FLOODED || this == AGM || this == GEL;
     }
+
+    /** How many of its cells make what is called a 12 V battery. */
+    public int cellsOf12Volts() {
+        return isLithium() ? 4 : 6;
+    }
 }

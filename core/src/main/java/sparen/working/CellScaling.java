@@ -9,7 +9,7 @@ final class CellScaling implements Calculator {
     @Override
     public Stream<Working> work(Examined plan) {
         int cells = plan.bank().cellsInSeries();
-        int of12 = plan.bank().chemistry().isLithium() ? 4 : 6;
+        int of12 = plan.bank().chemistry().cellsOf12Volts();
         return plan.levels(Level.Role.values())
                 .filter(placed -> !placed.level().role().percent())
                 .map(placed -> working(

@@ -1,0 +1,107 @@
+package sparen.export;
+
+import de.siegmar.fastcsv.writer.CsvWriter;
+import java.io.StringWriter;
+import java.math.BigDecimal;
+import java.math.MathContext;
+import java.util.Locale;
+import java.util.Map;
+import sparen.format.Profile;
+import sparen.gauge.Gauge;
+import sparen.program.Lockout;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.Sentence;
+import sparen.program.Surroundings;
+
+/** Levels and outputs of a plan as tables: comma-separated, RFC 4180, UTF-8, a heading with units, decimal points. */
+public final class Tables {
+    private static final MathContext TOLD = new MathContext(6);
+
+    private Tables() {}
+
+    /** One line a level. */
+    public static String levels(Plan plan, Map<String, Profile> profiles) {
+        Gauge gauge = Gauge.of(plan, profiles);
+        StringWriter text = new StringWriter();
+        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
+        csv.writeRecord(
+                "of",
+                "level",
+                "value",
+                "unit",
+                "acts",
+                "read at",
+                "per cell (V)",
+                "as 12 V set (V)",
+                "tolerance (V)",
+                "origin",
+                "path");
+        for (Gauge.Peg peg : gauge.pegs()) {
+            double cell = peg.value() / gauge.cellsInSeries();
+            csv.writeRecord(
+                    peg.name(),
+                    peg.term(),
+                    told(peg.value()),
+                    peg.percent() ? "%" : "V",
+                    peg.acts().name().toLowerCase(Locale.ROOT),
+                    peg.sensePoint().orElse("report"),
+                    peg.percent() ? "" : told(cell),
+                    peg.percent() ? "" : told(cell * gauge.cellsOf12Volts()),
+                    peg.percent() ? "" : told(peg.tolerance()),
+                    plan.origins().containsKey(peg.path())
+                            ? plan.origins()
+                                    .get(peg.path())
+                                    .kind()
+                                    .name()
+                                    .toLowerCase(Locale.ROOT)
+                                    .replace('_', ' ')
+                            : "",
+                    peg.path());
+        }
+        return text.toString();
+    }
+
+    /** One line an output, its rules as the sentences they are on screen. */
+    public static String outputs(Plan plan) {
+        StringWriter text = new StringWriter();
+        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
+        csv.writeRecord(
+                "id",
+                "output",
+                "acts on",
+                "wish",
+                "automatic",
+                "protection",
+                "lockout",
+                "test force",
+                "fed from",
+                "rests",
+                "dead");
+        for (Output output : plan.program().outputs()) {
+            Surroundings around = Surroundings.of(plan).at(output);
+            csv.writeRecord(
+                    output.id(),
+                    output.name(),
+                    String.join(" ", output.loads()),
+                    output.wish().name().toLowerCase(Locale.ROOT),
+                    output.automatic().map(rule -> said(rule, around)).orElse(""),
+                    output.protection().map(rule -> said(rule, around)).orElse(""),
+                    output.lockout().map(Lockout::sentence).map(Sentence::plain).orElse(""),
+                    output.testForce().name().toLowerCase(Locale.ROOT),
+                    output.supply().orElse("main bus"),
+                    output.rest().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT),
+                    output.dead().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT));
+        }
+        return text.toString();
+    }
+
+    private static String said(Rule rule, Surroundings around) {
+        return rule.sentence(around).plain();
+    }
+
+    private static String told(double value) {
+        return new BigDecimal(value).round(TOLD).stripTrailingZeros().toPlainString();
+    }
+}

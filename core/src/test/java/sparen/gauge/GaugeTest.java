@@ -1,0 +1,115 @@
+package sparen.gauge;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.util.HashSet;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import org.testng.annotations.Test;
+import sparen.export.Tables;
+import sparen.gauge.Gauge.Acts;
+import sparen.gauge.Gauge.Peg;
+import sparen.program.ChargeDetails.Compensation;
+import sparen.program.FullSite;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.quantity.Fields;
+
+/** The gauge has every level once, and its walls are those of the parts. */
+public class GaugeTest {
+    private static final Gauge GAUGE = Gauge.of(FullSite.PLAN, Map.of());
+
+    private static Peg peg(Gauge gauge, String path) {
+        return gauge.pegs().stream()
+                .filter(peg -> peg.path().equals(path))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    public void everyLevelIsOnItOnceWithItsSide() {
+        Set<String> paths = new HashSet<>();
+        GAUGE.pegs().forEach(peg -> assertTrue(paths.add(peg.path()), peg.path() + " twice"));
+        Peg lvd = peg(GAUGE, "program/outputs/radio/protection/lvdVolts");
+        assertEquals(lvd.acts(), Acts.FALLING);
+        assertEquals(lvd.value(), 22.8);
+        assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvrVolts").acts(), Acts.RISING);
+        assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvrVolts").pair(), lvd.pair());
+        assertEquals(peg(GAUGE, "program/charging/mppt/absorptionVolts").acts(), Acts.HELD);
+        assertTrue(peg(GAUGE, "program/outputs/start/automatic/startPercent").percent());
+        assertTrue(!peg(GAUGE, "program/outputs/warning/automatic/warningVolts").switches());
+    }
+
+    /** A device read to 0.25 % is wrong by less than twice that in 95 of 100 (GUM, from memory): 22.8 V to 0.114 V. */
+    @Test
+    public void toleranceIsTwoStandardDeviations() {
+        assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvdVolts").tolerance(), 0.114, 1e-9);
+    }
+
+    /** Usable is what battery, BMS and inverter all allow. Common practice, no source. */
+    @Test
+    public void usableIsWhatAllWallsLeave() {
+        assertEquals(GAUGE.usableFromVolts(), 22.4 - 0.8, 1e-9);
+        assertEquals(GAUGE.usableToVolts(), 31.0, 1e-9);
+        Gauge lithium = Gauge.of(FullSite.LITHIUM, Map.of());
+        assertTrue(lithium.walls().stream().anyMatch(wall -> wall.name().startsWith("BMS") && wall.lower()));
+        assertEquals(
+                lithium.usableToVolts(),
+                lithium.walls().stream()
+                        .filter(wall -> !wall.lower())
+                        .mapToDouble(Gauge.Wall::volts)
+                        .min()
+                        .orElseThrow());
+    }
+
+    /** −5 mV/K a cell on twelve cells is −60 mV/K on the bank: 20 K colder is 1.2 V more. Common practice, no source. */
+    @Test
+    public void compensatedLevelsMoveAndOthersStay() {
+        Plan moves = compensated(FullSite.PLAN);
+        Peg absorption = peg(Gauge.of(moves, Map.of()), "program/charging/mppt/absorptionVolts");
+        assertEquals(absorption.voltsPerKelvin(), -0.06, 1e-12);
+        assertEquals(absorption.ceilingVolts(), Optional.of(30.0));
+        assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvdVolts").voltsPerKelvin(), 0.0);
+    }
+
+    private static Plan compensated(Plan plan) {
+        return Fields.with(
+                plan,
+                "program",
+                Fields.with(
+                        plan.program(),
+                        "charging",
+                        plan.program().charging().stream()
+                                .map(charging -> charging.controller().equals("mppt")
+                                        ? Fields.with(
+                                                charging,
+                                                "details",
+                                                charging.details()
+                                                        .map(details -> Fields.with(
+                                                                details,
+                                                                "compensation",
+                                                                Optional.of(new Compensation(-0.005, 30, 26, true)))))
+                                        : charging)
+                                .toList()));
+    }
+
+    /** Tables say the same as the screen: a line a level, a line an output, its sentence in it. */
+    @Test
+    public void tablesHoldEveryLevelAndSentence() {
+        List<String> levels = Tables.levels(FullSite.PLAN, Map.of()).lines().toList();
+        assertEquals(levels.size(), 1 + GAUGE.pegs().size());
+        assertTrue(
+                levels.contains(
+                        "radio,LVD,22.8,V,falling,battery,1.9,11.4,0.114,,program/outputs/radio/protection/lvdVolts"),
+                levels.toString());
+        List<String> outputs = Tables.outputs(FullSite.PLAN).lines().toList();
+        assertEquals(outputs.size(), 1 + FullSite.PLAN.program().outputs().size());
+        Output named = Fields.with(FullSite.PLAN.program().outputs().get(0), "name", "radio, \"main\"");
+        Plan quoted = FullSite.output(FullSite.PLAN, "radio", output -> named);
+        assertTrue(
+                Tables.outputs(quoted).contains("radio,\"radio, \"\"main\"\"\",radio,on,"), "quoted as RFC 4180 says");
+    }
+}
