@@ -1,14 +1,10 @@
 package sparen.app;
 
-import java.util.stream.IntStream;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.net.CookieManager;
-import java.net.HttpCookie;
 import java.net.URI;
-import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Files;
@@ -18,91 +14,14 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
-import org.springframework.boot.test.context.SpringBootTest;
-import org.springframework.boot.test.web.server.LocalServerPort;
-import org.springframework.test.context.DynamicPropertyRegistry;
-import org.springframework.test.context.DynamicPropertySource;
-import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import java.util.stream.IntStream;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** The API over real HTTP with a real database. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "sparen.demo=true")
-public class ApiTest extends AbstractTestNGSpringContextTests {
-    private static final JsonMapper JSON = JsonMapper.builder().build();
+public class ApiTest extends OverHttp {
     private static final Path OPENAPI = Path.of("../web/openapi.json");
-
-    @LocalServerPort
-    private int port;
-
-    @DynamicPropertySource
-    static void database(DynamicPropertyRegistry registry) {
-        registry.add(
-                "spring.datasource.url",
-                () -> "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen");
-    }
-
-    /** A browser's part: cookies and the token against forgery. */
-    private final class Browser {
-        private final CookieManager cookies = new CookieManager();
-        private final HttpClient client =
-                HttpClient.newBuilder().cookieHandler(cookies).build();
-
-        HttpResponse<String> send(String method, String path, String type, String body) throws Exception {
-            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
-                    .method(method, HttpRequest.BodyPublishers.ofString(body))
-                    .header("Content-Type", type);
-            cookies.getCookieStore().getCookies().stream()
-                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
-                    .map(HttpCookie::getValue)
-                    .forEach(token -> request.header("X-XSRF-TOKEN", token));
-            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
-        }
-
-        HttpResponse<String> get(String path) throws Exception {
-            return send("GET", path, "application/json", "");
-        }
-
-        HttpResponse<String> post(String path, JsonNode body) throws Exception {
-            return send("POST", path, "application/json", body.toString());
-        }
-
-        HttpResponse<String> signIn(String name, String password) throws Exception {
-            get("/api/session");
-            return post(
-                    "/api/session", JSON.createObjectNode().put("name", name).put("password", password));
-        }
-    }
-
-    private Browser signedIn(String name) throws Exception {
-        Browser browser = new Browser();
-        assertEquals(browser.signIn(name, "havorn-demo").statusCode(), 200);
-        return browser;
-    }
-
-    private static JsonNode json(HttpResponse<String> response) {
-        return JSON.readTree(response.body());
-    }
-
-    private static ObjectNode latest(Browser browser) throws Exception {
-        return (ObjectNode) json(browser.get("/api/sites/hallgrund/revisions/latest"));
-    }
-
-    private static ObjectNode withLvd(JsonNode loaded, double volts) {
-        ObjectNode plan = loaded.get("plan").deepCopy().asObject();
-        ((ObjectNode) plan.at("/program/outputs/0/protection")).put("lvdVolts", volts);
-        return plan;
-    }
-
-    private static ObjectNode newRevision(JsonNode loaded, JsonNode plan) {
-        ObjectNode body = JSON.createObjectNode()
-                .put("parent", loaded.at("/revision/number").asInt())
-                .put("note", "LVD");
-        body.set("plan", plan);
-        return body;
-    }
 
     @Test
     public void nothingIsToldWithoutSigningInAndHeadersAreStrict() throws Exception {

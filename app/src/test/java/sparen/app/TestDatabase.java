@@ -1,12 +1,12 @@
 package sparen.app;
 
-import java.nio.file.attribute.PosixFilePermissions;
 import java.io.IOException;
 import java.io.UncheckedIOException;
 import java.net.InetAddress;
 import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.nio.file.attribute.PosixFilePermissions;
 import java.util.concurrent.TimeUnit;
 
 /** A PostgreSQL of the tests' own: a real one, on loopback, in a folder that is thrown away. */
@@ -38,8 +38,7 @@ public final class TestDatabase {
             // In the system's folder for such things, so that the user postgres can reach it when the tests run as
             // root.
             TestDatabase database = new TestDatabase(Files.createTempDirectory("sparen-test-"), freePort());
-            Files.setPosixFilePermissions(
-                    database.data, PosixFilePermissions.fromString("rwxr-xr-x"));
+            Files.setPosixFilePermissions(database.data, PosixFilePermissions.fromString("rwxr-xr-x"));
             database.start();
             return database;
         } catch (IOException failure) {

@@ -39,17 +39,18 @@ public final class Tables {
                 "origin",
                 "path");
         for (Gauge.Peg peg : gauge.pegs()) {
+            boolean volts = peg.unit().equals("V");
             double cell = peg.value() / gauge.cellsInSeries();
             csv.writeRecord(
                     peg.name(),
                     peg.term(),
                     told(peg.value()),
-                    peg.percent() ? "%" : "V",
+                    peg.unit(),
                     peg.acts().name().toLowerCase(Locale.ROOT),
                     peg.sensePoint().orElse("report"),
-                    peg.percent() ? "" : told(cell),
-                    peg.percent() ? "" : told(cell * gauge.cellsOf12Volts()),
-                    peg.percent() ? "" : told(peg.tolerance()),
+                    volts ? told(cell) : "",
+                    volts ? told(cell * gauge.cellsOf12Volts()) : "",
+                    volts ? told(peg.tolerance()) : "",
                     plan.origins().containsKey(peg.path())
                             ? plan.origins()
                                     .get(peg.path())

@@ -1,10 +1,12 @@
 package sparen.gauge;
 
 import java.util.ArrayList;
-import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
+import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
 import sparen.check.Examined;
 import sparen.check.Tolerance;
@@ -12,7 +14,11 @@ import sparen.format.Profile;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.ChargeProgram;
 import sparen.program.Level;
+import sparen.program.Output;
 import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.Sentence;
+import sparen.program.Surroundings;
 import sparen.site.Bms;
 import sparen.site.Inverter;
 import sparen.site.SensePoint;
@@ -20,7 +26,7 @@ import sparen.site.SensePoint;
 /**
  * The levels of a plan on one axis.
  *
- * @param pegs levels of voltage and of state of charge, those of outputs first
+ * @param pegs levels of voltage, state of charge and temperature, those of outputs first
  * @param walls where battery, BMS and inverter stop by themselves
  * @param usableFromVolts the highest of the lower walls (V)
  * @param usableToVolts the lowest of the upper walls (V)
@@ -42,6 +48,9 @@ public record Gauge(
     private static final double DEVIATIONS = 2;
 
     private static final double MILLI = 1e-3;
+    private static final String VOLTS = "V";
+    private static final String PERCENT = "%";
+    private static final String CELSIUS = "°C";
 
     /** What happens at a peg. */
     public enum Acts {
@@ -58,13 +67,13 @@ public record Gauge(
      * @param name what the crew calls that
      * @param pair levels of one rule share it
      * @param term the trade's term
-     * @param percent whether it is a state of charge (%), else a voltage of the whole bank (V)
+     * @param unit V for a voltage of the whole bank, % for a state of charge, °C for a temperature
      * @param value as programmed
-     * @param acts when it acts
+     * @param acts when it acts; held where it has no side
      * @param switches whether it moves something, else it tells
-     * @param tolerance error of the device that reads it, two standard deviations (V); 0 for a report in percent
+     * @param tolerance error of the device that reads it, two standard deviations (V); 0 for what is no voltage
      * @param offsetVolts what its device reads above the true voltage (V)
-     * @param sensePoint where it is read; absent for a report in percent
+     * @param sensePoint where it is read; absent for what is no voltage
      * @param voltsPerKelvin how it moves with the battery's temperature about 25 °C (V/K)
      * @param ceilingVolts it is never moved above this (V); absent for no bound
      * @param floorVolts it is never moved below this (V); absent for no bound
@@ -75,7 +84,7 @@ public record Gauge(
             String name,
             String pair,
             String term,
-            boolean percent,
+            String unit,
             double value,
             Acts acts,
             boolean switches,
@@ -87,13 +96,14 @@ public record Gauge(
             Optional<Double> floorVolts) {}
 
     /**
-     * A voltage beyond which something stops by itself.
+     * What something stops beyond, whatever is programmed.
      *
      * @param name what stops
-     * @param volts whole bank (V)
+     * @param value whole bank (V), or temperature (°C)
+     * @param unit V or °C
      * @param lower whether below it, else above
      */
-    public record Wall(String name, double volts, boolean lower) {}
+    public record Wall(String name, double value, String unit, boolean lower) {}
 
     /** The gauge of a plan. */
     public static Gauge of(Plan plan, Map<String, Profile> profiles) {
@@ -104,6 +114,9 @@ public record Gauge(
         plan.program().charging().stream()
                 .flatMap(charging -> held(plan, charging))
                 .forEach(pegs::add);
+        plan.program().outputs().stream()
+                .flatMap(output -> temperatures(plan, output))
+                .forEach(pegs::add);
         List<Wall> walls = walls(plan);
         double low = plan.site().battery().lowestVolts();
         double amperes = examined.worstAmperesOfAll(low);
@@ -111,16 +124,8 @@ public record Gauge(
         return new Gauge(
                 pegs,
                 walls,
-                walls.stream()
-                        .filter(Wall::lower)
-                        .mapToDouble(Wall::volts)
-                        .max()
-                        .orElse(low),
-                walls.stream()
-                        .filter(wall -> !wall.lower())
-                        .mapToDouble(Wall::volts)
-                        .min()
-                        .orElse(0),
+                bound(walls, true).max().orElse(low),
+                bound(walls, false).min().orElse(0),
                 amperes * (examined.battery().ohmicOhms() * cold + examined.mainCableOhms()),
                 amperes * (examined.battery().settledOhms() * cold + examined.mainCableOhms()),
                 plan.site().battery().cellsInSeries(),
@@ -137,7 +142,7 @@ public record Gauge(
                 placed.output().name(),
                 placed.output().id() + "/" + placed.slot(),
                 level.term(),
-                role.percent(),
+                role.percent() ? PERCENT : VOLTS,
                 level.value(),
                 role.falling() ? Acts.FALLING : Acts.RISING,
                 role != Level.Role.WARNING && role != Level.Role.CLEARS,
@@ -182,7 +187,7 @@ public record Gauge(
                 plan.site().chargerName(id),
                 id,
                 term,
-                false,
+                VOLTS,
                 volts,
                 acts,
                 true,
@@ -196,23 +201,67 @@ public record Gauge(
                 moves.map(Compensation::floorVolts));
     }
 
+    private static DoubleStream bound(List<Wall> walls, boolean lower) {
+        return walls.stream()
+                .filter(wall -> wall.unit().equals(VOLTS) && wall.lower() == lower)
+                .mapToDouble(Wall::value);
+    }
+
+    /** The temperatures in the sentences of an output's rules. */
+    private static Stream<Peg> temperatures(Plan plan, Output output) {
+        Surroundings around = Surroundings.of(plan).at(output);
+        return Stream.concat(
+                output.automatic().stream().flatMap(rule -> temperatures(output, "automatic", rule, around)),
+                output.protection().stream().flatMap(rule -> temperatures(output, "protection", rule, around)));
+    }
+
+    private static Stream<Peg> temperatures(Output output, String slot, Rule rule, Surroundings around) {
+        return rule.sentence(around).parts().stream()
+                .filter(Sentence.NumberChip.class::isInstance)
+                .map(Sentence.NumberChip.class::cast)
+                .filter(chip -> chip.unit().equals(CELSIUS))
+                .map(chip -> new Peg(
+                        Examined.path(output, slot, chip.field().replace('.', '/')),
+                        output.id(),
+                        output.name(),
+                        output.id() + "/" + slot,
+                        chip.label(),
+                        CELSIUS,
+                        chip.value(),
+                        Acts.HELD,
+                        true,
+                        0,
+                        0,
+                        Optional.empty(),
+                        0,
+                        Optional.empty(),
+                        Optional.empty()));
+    }
+
     private static List<Wall> walls(Plan plan) {
         List<Wall> walls = new ArrayList<>();
-        walls.add(new Wall("battery’s lowest", plan.site().battery().lowestVolts(), true));
-        walls.add(new Wall("battery’s highest", plan.site().battery().highestVolts(), false));
+        walls.add(new Wall("battery’s lowest", plan.site().battery().lowestVolts(), VOLTS, true));
+        walls.add(new Wall("battery’s highest", plan.site().battery().highestVolts(), VOLTS, false));
         List<Bms> guards = plan.site().battery().batteries().stream()
                 .flatMap(battery -> battery.bms().stream())
                 .toList();
-        guards.stream()
-                .max(Comparator.comparingDouble(Bms::lowVolts))
-                .ifPresent(bms -> walls.add(new Wall("BMS stops discharge", bms.lowVolts(), true)));
-        guards.stream()
-                .min(Comparator.comparingDouble(Bms::highVolts))
-                .ifPresent(bms -> walls.add(new Wall("BMS stops charge", bms.highVolts(), false)));
+        strictest(guards, Bms::lowVolts, "BMS stops discharge", VOLTS, true).ifPresent(walls::add);
+        strictest(guards, Bms::highVolts, "BMS stops charge", VOLTS, false).ifPresent(walls::add);
+        strictest(guards, Bms::chargeColdCelsius, "BMS stops charge, cold", CELSIUS, true)
+                .ifPresent(walls::add);
+        strictest(guards, Bms::chargeHotCelsius, "BMS stops charge, hot", CELSIUS, false)
+                .ifPresent(walls::add);
         plan.site().inverter().map(Inverter::window).ifPresent(window -> {
-            walls.add(new Wall("inverter shuts down", window.lowShutdownVolts(), true));
-            walls.add(new Wall("inverter, too high", window.highShutdownVolts(), false));
+            walls.add(new Wall("inverter shuts down", window.lowShutdownVolts(), VOLTS, true));
+            walls.add(new Wall("inverter, too high", window.highShutdownVolts(), VOLTS, false));
         });
         return List.copyOf(walls);
+    }
+
+    private static Optional<Wall> strictest(
+            List<Bms> guards, ToDoubleFunction<Bms> limit, String name, String unit, boolean lower) {
+        DoubleStream limits = guards.stream().mapToDouble(limit);
+        OptionalDouble found = lower ? limits.max() : limits.min();
+        return found.isEmpty() ? Optional.empty() : Optional.of(new Wall(name, found.getAsDouble(), unit, lower));
     }
 }

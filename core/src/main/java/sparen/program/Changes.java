@@ -134,18 +134,12 @@ public final class Changes {
     private static Map<String, Object> byId(Collection<?> entries) {
         Map<String, Object> byId = new LinkedHashMap<>();
         for (Object entry : entries) {
-            Optional<String> id = entry instanceof Record record ? idOf(record) : Optional.empty();
+            Optional<String> id = Optional.ofNullable(Fields.idOf(entry));
             if (id.isEmpty() || byId.put(id.get(), entry) != null) {
                 return null;
             }
         }
         return byId;
-    }
-
-    private static Optional<String> idOf(Record record) {
-        return record instanceof ChargeProgram charging
-                ? Optional.of(charging.controller())
-                : Fields.has(record, "id") ? Optional.of((String) Fields.get(record, "id")) : Optional.empty();
     }
 
     /** What the crew calls a thing. */

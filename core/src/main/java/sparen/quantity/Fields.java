@@ -2,7 +2,10 @@ package sparen.quantity;
 
 import java.lang.reflect.InvocationTargetException;
 import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
 
 /** Changes records by the names of their components. */
 public final class Fields {
@@ -68,5 +71,80 @@ public final class Fields {
     private static IllegalArgumentException missing(Object record, String component) {
         return new IllegalArgumentException(
                 record.getClass().getSimpleName() + " has no component \"" + component + "\"");
+    }
+
+    /**
+     * What stands at a path of component names, with ids for list entries, such as {@code program/outputs/radio/protection}; an
+     * optional is looked into.
+     *
+     * @return null where there is nothing
+     */
+    public static Object at(Object root, String path) {
+        Object found = root;
+        for (String step : path.split("/")) {
+            if (found instanceof Record record) {
+                found = has(record, step) ? plain(get(record, step)) : null;
+            } else if (found instanceof List<?> list) {
+                found = list.stream()
+                        .filter(entry -> step.equals(idOf(entry)))
+                        .findFirst()
+                        .orElse(null);
+            } else {
+                return null;
+            }
+        }
+        return found;
+    }
+
+    /**
+     * A copy with what stands at a path replaced.
+     *
+     * @throws IllegalArgumentException when there is no such place
+     * @throws InvalidQuantity when a record refuses the value
+     */
+    @SuppressWarnings("unchecked")
+    public static <R> R withAt(R root, String path, Object value) {
+        int end = path.indexOf('/');
+        String step = end < 0 ? path : path.substring(0, end);
+        String rest = end < 0 ? "" : path.substring(end + 1);
+        if (root instanceof Optional<?> optional) {
+            return (R) Optional.of(withAt(optional.orElseThrow(), path, value));
+        }
+        if (root instanceof List<?> list) {
+            List<Object> copy = new ArrayList<>(list);
+            boolean found = false;
+            for (int i = 0; i < copy.size(); i++) {
+                if (step.equals(idOf(copy.get(i)))) {
+                    copy.set(i, rest.isEmpty() ? value : withAt(copy.get(i), rest, value));
+                    found = true;
+                }
+            }
+            if (!found) {
+                throw new IllegalArgumentException("no entry \"" + step + "\"");
+            }
+            return (R) List.copyOf(copy);
+        }
+        Object old = get((Record) root, step);
+        Object put = value;
+        if (!rest.isEmpty()) {
+            put = withAt(old, rest, value);
+        } else if (old instanceof Optional) {
+            put = Optional.ofNullable(value);
+        }
+        return with(root, step, put);
+    }
+
+    private static Object plain(Object value) {
+        return value instanceof Optional<?> optional ? optional.orElse(null) : value;
+    }
+
+    /** The id of a list's entry: its component id, or the controller that setpoints belong to; null for none. */
+    public static String idOf(Object entry) {
+        for (String component : List.of("id", "controller")) {
+            if (entry instanceof Record record && has(record, component)) {
+                return (String) get(record, component);
+            }
+        }
+        return null;
     }
 }

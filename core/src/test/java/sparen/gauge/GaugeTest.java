@@ -39,7 +39,9 @@ public class GaugeTest {
         assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvrVolts").acts(), Acts.RISING);
         assertEquals(peg(GAUGE, "program/outputs/radio/protection/lvrVolts").pair(), lvd.pair());
         assertEquals(peg(GAUGE, "program/charging/mppt/absorptionVolts").acts(), Acts.HELD);
-        assertTrue(peg(GAUGE, "program/outputs/start/automatic/startPercent").percent());
+        assertTrue(peg(GAUGE, "program/outputs/start/automatic/startPercent")
+                .unit()
+                .equals("%"));
         assertTrue(!peg(GAUGE, "program/outputs/warning/automatic/warningVolts").switches());
     }
 
@@ -59,8 +61,8 @@ public class GaugeTest {
         assertEquals(
                 lithium.usableToVolts(),
                 lithium.walls().stream()
-                        .filter(wall -> !wall.lower())
-                        .mapToDouble(Gauge.Wall::volts)
+                        .filter(wall -> !wall.lower() && wall.unit().equals("V"))
+                        .mapToDouble(Gauge.Wall::value)
                         .min()
                         .orElseThrow());
     }

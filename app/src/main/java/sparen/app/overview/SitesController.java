@@ -145,6 +145,7 @@ class SitesController {
                         .sum(),
                 plan.program().outputs().size(),
                 Checks.of(plan, profiles.namedIn(siteId, plan)).stream()
+                        .filter(Finding::isOpen)
                         .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())));
     }
 }

@@ -1,5 +1,6 @@
 package sparen.app.plan;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -13,7 +14,10 @@ import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.check.Checks;
 import sparen.check.Cure;
+import sparen.check.Finding;
 import sparen.format.Profile;
+import sparen.gauge.Scaled;
+import sparen.program.Dismissal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Purpose;
@@ -21,6 +25,7 @@ import sparen.program.Rule;
 import sparen.program.Rules;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
 import sparen.working.Workings;
 
 /** Changes that are proposed for a plan: the cures of its findings, numbers that were worked out, and rules for an output. */
@@ -72,6 +77,59 @@ class ChangesController {
      * @param sentence what that says
      */
     record Offer(String name, Purpose purpose, String title, Optional<Rule> rule, Optional<String> sentence) {}
+
+    /**
+     * A finding that is to be left as it is.
+     *
+     * @param check simple name of its check
+     * @param at what it stands at; may be empty
+     * @param path of its field; may be empty
+     */
+    record NewDismissal(Plan plan, String check, String at, String path, String reason) {
+        NewDismissal {
+            Bounds.present("plan", plan);
+            Bounds.present("check", check);
+            Bounds.present("at", at);
+            Bounds.present("path", path);
+            Bounds.present("reason", reason);
+        }
+    }
+
+    /** The plan with a finding left as it is, for the numbers it has now. */
+    @PostMapping("/api/dismissals/{siteId}")
+    ChangedPlan dismiss(@PathVariable String siteId, @RequestBody NewDismissal wanted) {
+        sites.mustExist(siteId);
+        Plan plan = wanted.plan();
+        Finding finding = Checks.of(plan, profiles.namedIn(siteId, plan)).stream()
+                .filter(one -> one.check().equals(wanted.check())
+                        && one.at().equals(wanted.at())
+                        && one.path().equals(wanted.path()))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("A finding of " + wanted.check()));
+        List<Dismissal> kept = new ArrayList<>(plan.program().dismissed().stream()
+                .filter(one -> !one.check().equals(finding.check())
+                        || !one.at().equals(finding.at())
+                        || !one.path().equals(finding.path()))
+                .toList());
+        kept.add(new Dismissal(finding.check(), finding.at(), finding.path(), finding.numbers(), wanted.reason()));
+        return new ChangedPlan(Fields.withAt(plan, "program/dismissed", kept));
+    }
+
+    /** Levels given as those of a 12 V battery. */
+    record NewLevels(Plan plan, List<Scaled.Wanted> levels) {
+        NewLevels {
+            Bounds.present("plan", plan);
+            levels = List.copyOf(Bounds.present("levels", levels));
+            Bounds.within("levels", levels.size(), "levels", 1, 50);
+        }
+    }
+
+    /** The plan with levels scaled to its bank, each to all outputs and chargers that have it. */
+    @PostMapping("/api/scaled/{siteId}")
+    ChangedPlan scale(@PathVariable String siteId, @RequestBody NewLevels wanted) {
+        sites.mustExist(siteId);
+        return new ChangedPlan(Scaled.set(wanted.plan(), wanted.levels()));
+    }
 
     @PostMapping("/api/changes/{siteId}")
     ChangedPlan change(@PathVariable String siteId, @RequestBody ProposedChange proposed) {

@@ -1,10 +1,8 @@
 package sparen.app.plan;
 
-import sparen.app.web.Refusal;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -15,17 +13,18 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.profile.ProfileService;
 import sparen.app.site.SiteService;
+import sparen.app.web.Refusal;
 import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.document.PlanDocument;
 import sparen.format.Profile;
+import sparen.gauge.Gauge;
+import sparen.program.Changes;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
-import sparen.program.Level;
 import sparen.program.Lockout;
 import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.Rule;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
@@ -65,30 +64,25 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, what is wrong with it, and what can be worked out for it. */
-    record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings) {}
+    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, and all its levels. */
+    record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings, Gauge gauge) {}
 
-    /** The sentences of one output's rules, lockout, contact and clock, and the levels of voltage at which it acts. */
+    /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
             String output,
             Optional<Sentence> automatic,
             Optional<Sentence> protection,
             Optional<Sentence> lockout,
             Optional<Sentence> contact,
-            Optional<Sentence> clock,
-            List<LevelReading> levels) {}
+            Optional<Sentence> clock) {}
 
-    /**
-     * A level of voltage.
-     *
-     * @param slot automatic or protection
-     * @param field of the rule
-     * @param term the trade's term
-     * @param volts whole bank (V)
-     * @param falling whether it acts when the voltage falls to it
-     * @param switches whether it moves a load, else it tells
-     */
-    record LevelReading(String slot, String field, String term, double volts, boolean falling, boolean switches) {}
+    /** A name for a revision; absent to take it away. */
+    record NewName(Optional<String> name) {
+        NewName {
+            name = Bounds.orEmpty(name).filter(given -> !given.isBlank());
+            name.ifPresent(given -> Bounds.name("name", given));
+        }
+    }
 
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     LoadedRevision latest(@PathVariable String siteId) {
@@ -121,6 +115,19 @@ class PlanController {
         return told(plans.save(siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
     }
 
+    /** What is different in one revision from another, in sentences. */
+    @GetMapping("/api/sites/{siteId}/revisions/{number}/changes/{to}")
+    List<Changes.Change> changes(@PathVariable String siteId, @PathVariable int number, @PathVariable int to) {
+        sites.mustExist(siteId);
+        return plans.changes(siteId, number, to);
+    }
+
+    @PostMapping("/api/sites/{siteId}/revisions/{number}/name")
+    Revision rename(@PathVariable String siteId, @PathVariable int number, @RequestBody NewName name) {
+        sites.mustExist(siteId);
+        return plans.rename(siteId, number, name.name());
+    }
+
     @PostMapping("/api/reading/{siteId}")
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
@@ -128,7 +135,7 @@ class PlanController {
                 .map(output -> read(plan, output))
                 .toList();
         Map<String, Profile> named = profiles.namedIn(siteId, plan);
-        return new Reading(outputs, Checks.of(plan, named), Workings.of(plan, named));
+        return new Reading(outputs, Checks.of(plan, named), Workings.of(plan, named), Gauge.of(plan, named));
     }
 
     private static OutputReading read(Plan plan, Output output) {
@@ -139,23 +146,7 @@ class PlanController {
                 output.protection().map(rule -> rule.sentence(around)),
                 output.lockout().map(Lockout::sentence),
                 output.contact().map(Contact::sentence),
-                output.clock().map(DeviceClock::sentence),
-                Stream.concat(
-                                output.automatic().stream().flatMap(rule -> levels("automatic", rule)),
-                                output.protection().stream().flatMap(rule -> levels("protection", rule)))
-                        .toList());
-    }
-
-    private static Stream<LevelReading> levels(String slot, Rule rule) {
-        return rule.levels().stream()
-                .filter(level -> !level.role().percent() && level.value() > 0)
-                .map(level -> new LevelReading(
-                        slot,
-                        level.field(),
-                        level.term(),
-                        level.value(),
-                        level.role().falling(),
-                        level.role() != Level.Role.WARNING && level.role() != Level.Role.CLEARS));
+                output.clock().map(DeviceClock::sentence));
     }
 
     private static LoadedRevision told(PlanService.Loaded loaded) {

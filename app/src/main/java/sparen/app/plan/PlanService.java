@@ -1,10 +1,12 @@
 package sparen.app.plan;
 
 import java.time.Clock;
+import java.time.Instant;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -12,11 +14,15 @@ import sparen.app.web.Refusal;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.document.PlanDocument;
+import sparen.program.Changes;
 import sparen.program.Plan;
 
 /** Reads and saves revisions. */
 @Service
 public class PlanService {
+    /** So many sentences are kept of a revision; who wants all compares the two. */
+    private static final int MOST_CHANGES = 100;
+
     private final RevisionMapper mapper;
     private final Clock clock;
 
@@ -62,13 +68,51 @@ public class PlanService {
                 Documents.write(PlanDocument.of(plan)),
                 note,
                 author,
-                clock.instant().truncatedTo(ChronoUnit.MILLIS));
+                clock.instant().truncatedTo(ChronoUnit.MILLIS),
+                null,
+                latest.map(old -> said(Changes.between(load(old).plan(), plan))).orElse(""));
         try {
             mapper.insert(row);
         } catch (DuplicateKeyException savedMeanwhile) {
             throw outdated(siteId);
         }
+        mapper.discard(siteId, author);
         return revision(siteId, number);
+    }
+
+    /** What is different in one revision from another. */
+    List<Changes.Change> changes(String siteId, int from, int to) {
+        return Changes.between(
+                revision(siteId, from).plan(), revision(siteId, to).plan());
+    }
+
+    /** Gives a revision a name, or takes it away. */
+    Revision rename(String siteId, int number, Optional<String> name) {
+        mapper.rename(siteId, number, name.orElse(null));
+        return revision(siteId, number).revision();
+    }
+
+    /** What people have changed at a site and not saved, the newest first. */
+    List<RevisionMapper.Draft> drafts(String siteId) {
+        return mapper.drafts(siteId);
+    }
+
+    /** Keeps what somebody has changed and not saved; it replaces what was kept of theirs. */
+    Instant keep(String siteId, String account, int parent, Plan plan) {
+        Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);
+        mapper.keep(siteId, account, parent, Documents.write(PlanDocument.of(plan)), now);
+        return now;
+    }
+
+    void discard(String siteId, String account) {
+        mapper.discard(siteId, account);
+    }
+
+    private static String said(List<Changes.Change> changes) {
+        return changes.stream()
+                .limit(MOST_CHANGES)
+                .map(change -> change.says().replace('\n', ' '))
+                .collect(Collectors.joining("\n"));
     }
 
     private Refusal outdated(String siteId) {
@@ -83,16 +127,30 @@ public class PlanService {
     }
 
     private static Loaded load(RevisionMapper.Row row) {
+        return new Loaded(about(row), plan("revision " + row.number() + " of " + row.siteId(), row.document()));
+    }
+
+    /** The plan of a draft. */
+    static Plan plan(RevisionMapper.Draft draft) {
+        return plan("the draft of " + draft.account() + " of " + draft.siteId(), draft.document());
+    }
+
+    private static Plan plan(String what, String document) {
         try {
-            return new Loaded(about(row), Documents.read(row.document()).plan());
+            return Documents.read(document).plan();
         } catch (DocumentProblem broken) {
-            throw new IllegalStateException(
-                    "revision " + row.number() + " of " + row.siteId() + " cannot be read at " + broken.pointer(),
-                    broken);
+            throw new IllegalStateException(what + " cannot be read at " + broken.pointer(), broken);
         }
     }
 
     private static Revision about(RevisionMapper.Row row) {
-        return new Revision(row.number(), Optional.ofNullable(row.parent()), row.note(), row.author(), row.savedAt());
+        return new Revision(
+                row.number(),
+                Optional.ofNullable(row.parent()),
+                row.note(),
+                row.author(),
+                row.savedAt(),
+                Optional.ofNullable(row.name()),
+                row.changes().lines().toList());
     }
 }

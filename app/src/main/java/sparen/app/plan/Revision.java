@@ -1,6 +1,7 @@
 package sparen.app.plan;
 
 import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
 
 /**
@@ -11,5 +12,14 @@ import java.util.Optional;
  * @param note what was changed or why; may be empty
  * @param author full name
  * @param savedAt when
+ * @param name given to find it again; absent for none
+ * @param changes what differs from its parent, in sentences
  */
-public record Revision(int number, Optional<Integer> parent, String note, String author, Instant savedAt) {}
+public record Revision(
+        int number,
+        Optional<Integer> parent,
+        String note,
+        String author,
+        Instant savedAt,
+        Optional<String> name,
+        List<String> changes) {}

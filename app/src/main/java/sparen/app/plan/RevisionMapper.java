@@ -3,9 +3,11 @@ package sparen.app.plan;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
 
 /** Revisions in the database. */
 @Mapper
@@ -19,12 +21,17 @@ public interface RevisionMapper {
             String document,
             String note,
             String author,
-            Instant savedAt) {}
+            Instant savedAt,
+            String name,
+            String changes) {}
+
+    /** Unsaved changes as they are stored. */
+    record Draft(String siteId, String account, String author, int parent, String document, Instant savedAt) {}
 
     String COLUMNS =
             """
             select site_id, number, parent, schema_version, document::text as document, note,
-              account.full_name as author, saved_at
+              account.full_name as author, saved_at, revision.name, changes
             from revision join account on account.name = revision.author
             """;
 
@@ -36,7 +43,7 @@ public interface RevisionMapper {
 
     @Select(
             """
-            select site_id, number, parent, schema_version, '' as document, note, account.full_name as author, saved_at
+            select site_id, number, parent, schema_version, '' as document, note, account.full_name as author, saved_at, revision.name, changes
             from revision join account on account.name = revision.author
             where site_id = #{siteId} order by number desc
             """)
@@ -45,8 +52,32 @@ public interface RevisionMapper {
     /** Fails with a duplicate key when that number is already there. */
     @Insert(
             """
-            insert into revision (site_id, number, parent, schema_version, document, note, author, saved_at)
-            values (#{siteId}, #{number}, #{parent}, #{schemaVersion}, #{document}::jsonb, #{note}, #{author}, #{savedAt})
+            insert into revision (site_id, number, parent, schema_version, document, note, author, saved_at, changes)
+            values (#{siteId}, #{number}, #{parent}, #{schemaVersion}, #{document}::jsonb, #{note}, #{author}, #{savedAt},
+              #{changes})
             """)
     void insert(Row row);
+
+    @Update("update revision set name = #{name} where site_id = #{siteId} and number = #{number}")
+    int rename(String siteId, int number, String name);
+
+    @Select(
+            """
+            select site_id, account, account.full_name as author, parent, document::text as document, saved_at
+            from draft join account on account.name = draft.account
+            where site_id = #{siteId} order by saved_at desc
+            """)
+    List<Draft> drafts(String siteId);
+
+    @Insert(
+            """
+            insert into draft (site_id, account, parent, document, saved_at)
+            values (#{siteId}, #{account}, #{parent}, #{document}::jsonb, #{savedAt})
+            on conflict (site_id, account) do update
+              set parent = excluded.parent, document = excluded.document, saved_at = excluded.saved_at
+            """)
+    void keep(String siteId, String account, int parent, String document, Instant savedAt);
+
+    @Delete("delete from draft where site_id = #{siteId} and account = #{account}")
+    void discard(String siteId, String account);
 }

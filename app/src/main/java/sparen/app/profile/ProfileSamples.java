@@ -1,13 +1,13 @@
 package sparen.app.profile;
 
 import java.io.BufferedInputStream;
-import java.util.Optional;
 import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.DataInputStream;
 import java.io.DataOutputStream;
 import java.io.IOException;
 import java.io.UncheckedIOException;
+import java.util.Optional;
 import java.util.zip.GZIPInputStream;
 import java.util.zip.GZIPOutputStream;
 import sparen.format.Profile;

@@ -1,0 +1,93 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+
+import java.net.CookieManager;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import org.springframework.boot.test.context.SpringBootTest;
+import org.springframework.boot.test.web.server.LocalServerPort;
+import org.springframework.test.context.DynamicPropertyRegistry;
+import org.springframework.test.context.DynamicPropertySource;
+import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Speaks to the application over real HTTP, with a real database, as a browser does. */
+@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "sparen.demo=true")
+abstract class OverHttp extends AbstractTestNGSpringContextTests {
+    static final JsonMapper JSON = JsonMapper.builder().build();
+
+    @LocalServerPort
+    int port;
+
+    @DynamicPropertySource
+    static void database(DynamicPropertyRegistry registry) {
+        registry.add(
+                "spring.datasource.url",
+                () -> "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen");
+    }
+
+    /** A browser's part: cookies and the token against forgery. */
+    final class Browser {
+        private final CookieManager cookies = new CookieManager();
+        final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+
+        HttpResponse<String> send(String method, String path, String type, String body) throws Exception {
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                    .method(method, HttpRequest.BodyPublishers.ofString(body))
+                    .header("Content-Type", type);
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .forEach(token -> request.header("X-XSRF-TOKEN", token));
+            return client.send(request.build(), HttpResponse.BodyHandlers.ofString());
+        }
+
+        HttpResponse<String> get(String path) throws Exception {
+            return send("GET", path, "application/json", "");
+        }
+
+        HttpResponse<String> post(String path, JsonNode body) throws Exception {
+            return send("POST", path, "application/json", body.toString());
+        }
+
+        HttpResponse<String> signIn(String name, String password) throws Exception {
+            get("/api/session");
+            return post(
+                    "/api/session", JSON.createObjectNode().put("name", name).put("password", password));
+        }
+    }
+
+    Browser signedIn(String name) throws Exception {
+        Browser browser = new Browser();
+        assertEquals(browser.signIn(name, "havorn-demo").statusCode(), 200);
+        return browser;
+    }
+
+    static JsonNode json(HttpResponse<String> response) {
+        return JSON.readTree(response.body());
+    }
+
+    static ObjectNode latest(Browser browser) throws Exception {
+        return (ObjectNode) json(browser.get("/api/sites/hallgrund/revisions/latest"));
+    }
+
+    static ObjectNode withLvd(JsonNode loaded, double volts) {
+        ObjectNode plan = loaded.get("plan").deepCopy().asObject();
+        ((ObjectNode) plan.at("/program/outputs/0/protection")).put("lvdVolts", volts);
+        return plan;
+    }
+
+    static ObjectNode newRevision(JsonNode loaded, JsonNode plan) {
+        ObjectNode body = JSON.createObjectNode()
+                .put("parent", loaded.at("/revision/number").asInt())
+                .put("note", "LVD");
+        body.set("plan", plan);
+        return body;
+    }
+}

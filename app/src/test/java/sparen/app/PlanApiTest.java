@@ -1,0 +1,197 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.stream.StreamSupport;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** What is done with a plan beside saving it: drafts, names, comparing, dismissing, scaling, exporting, proposing to many. */
+public class PlanApiTest extends OverHttp {
+    private static ObjectNode body(String field, JsonNode value) {
+        ObjectNode body = JSON.createObjectNode();
+        body.set(field, value);
+        return body;
+    }
+
+    private static ObjectNode level(String term, double volts) {
+        return JSON.createObjectNode().put("term", term).put("volts", volts);
+    }
+
+    private static JsonNode plan(Browser who, String site, int revision) throws Exception {
+        return json(who.get("/api/sites/" + site + "/revisions/" + revision)).get("plan");
+    }
+
+    /** Changes are kept for whoever made them; others are told that there are some, and a saved revision ends them. */
+    @Test
+    public void keepsWhatIsNotSavedYet() throws Exception {
+        Browser liv = signedIn("liv");
+        Browser odd = signedIn("odd");
+        ObjectNode loaded = latest(liv);
+        int number = loaded.at("/revision/number").asInt();
+        ObjectNode draft = body("plan", withLvd(loaded, 11.47)).put("parent", number);
+        String drafts = "/api/sites/hallgrund/drafts";
+        assertEquals(
+                liv.send("PUT", drafts, "application/json", draft.toString()).statusCode(), 200);
+        assertEquals(
+                odd.send("PUT", drafts, "application/json", draft.toString()).statusCode(), 403);
+        JsonNode mine = json(liv.get(drafts)).get("mine");
+        assertEquals(mine.at("/plan/program/outputs/0/protection/lvdVolts").asDouble(), 11.47);
+        assertEquals(mine.get("parent").asInt(), number);
+        JsonNode seenByOdd = json(odd.get(drafts));
+        assertFalse(seenByOdd.has("mine"));
+        assertEquals(seenByOdd.at("/others/0/author").asString(), "Liv Nordhavn");
+        assertEquals(latest(odd).at("/revision/number").asInt(), number, "a draft is no revision");
+
+        ((ObjectNode) draft.at("/plan/program/outputs/0/protection")).put("lvdVolts", -3);
+        assertEquals(
+                liv.send("PUT", drafts, "application/json", draft.toString()).statusCode(), 422);
+        assertEquals(
+                json(liv.get(drafts))
+                        .at("/mine/plan/program/outputs/0/protection/lvdVolts")
+                        .asDouble(),
+                11.47,
+                "what cannot be does not replace what was kept");
+
+        liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.47)));
+        assertFalse(json(liv.get(drafts)).has("mine"), "saved, so no draft any more");
+        assertEquals(liv.send("DELETE", drafts, "application/json", "").statusCode(), 204);
+    }
+
+    @Test
+    public void revisionsSayWhatTheyChangedAndCanBeNamed() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        double before = loaded.at("/plan/program/outputs/0/protection/lvdVolts").asDouble();
+        JsonNode saved = json(liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.33))));
+        String output = loaded.at("/plan/program/outputs/0/name").asString();
+        JsonNode said = saved.at("/revision/changes");
+        assertEquals(said.size(), 1);
+        assertTrue(said.get(0).asString().equals("LVD of " + output + " " + before + " V → 11.33 V"), said.toString());
+        int number = saved.at("/revision/number").asInt();
+        String named = "/api/sites/hallgrund/revisions/" + number + "/name";
+        JsonNode revision = json(liv.post(named, JSON.createObjectNode().put("name", "before the storm")));
+        assertEquals(revision.get("name").asString(), "before the storm");
+        assertEquals(
+                liv.post(named, JSON.createObjectNode().put("name", "x".repeat(121)))
+                        .statusCode(),
+                422);
+        assertFalse(json(liv.post(named, JSON.createObjectNode())).has("name"));
+        JsonNode back = json(liv.get("/api/sites/hallgrund/revisions/" + number + "/changes/" + (number - 1)));
+        assertTrue(back.at("/0/says").asString().endsWith("11.33 V → " + before + " V"), back.toString());
+        assertEquals(back.at("/0/path").asString(), "program/outputs/transmitter-disconnect/protection/lvdVolts");
+        assertEquals(liv.get("/api/sites/hallgrund/revisions/0/changes/999").statusCode(), 404);
+    }
+
+    /** A finding that is left with a reason says so, counts no more, and is open again when its numbers change. */
+    @Test
+    public void leavesAFindingUntilItsNumbersChange() throws Exception {
+        Browser liv = signedIn("liv");
+        JsonNode asFound = plan(liv, "kvarno", 0);
+        JsonNode finding = StreamSupport.stream(
+                        json(liv.post("/api/reading/kvarno", asFound))
+                                .get("findings")
+                                .spliterator(),
+                        false)
+                .filter(one -> one.get("path").asString().endsWith("Volts"))
+                .findFirst()
+                .orElseThrow();
+        ObjectNode wanted = body("plan", asFound)
+                .put("check", finding.get("check").asString())
+                .put("at", finding.get("at").asString())
+                .put("path", finding.get("path").asString())
+                .put("reason", " ");
+        assertEquals(liv.post("/api/dismissals/kvarno", wanted).statusCode(), 422, "a reason is needed");
+        JsonNode left = json(liv.post("/api/dismissals/kvarno", wanted.put("reason", "owner wants it so")))
+                .get("plan");
+        assertEquals(dismissed(liv, left, finding), "owner wants it so");
+        String[] path = finding.get("path").asString().split("/");
+        ObjectNode moved = left.deepCopy().asObject();
+        JsonNode owner = path[1].equals("outputs")
+                ? entry(moved, "outputs", "id", path[2]).get(path[3])
+                : entry(moved, "charging", "controller", path[2]);
+        String field = path[path.length - 1];
+        ((ObjectNode) owner).put(field, owner.get(field).asDouble() + 0.1);
+        assertEquals(dismissed(liv, moved, finding), "", "other numbers: open again, or gone");
+        assertEquals(
+                liv.post("/api/dismissals/kvarno", wanted.put("check", "NoSuchCheck"))
+                        .statusCode(),
+                404);
+    }
+
+    private static JsonNode entry(JsonNode plan, String list, String key, String id) {
+        return StreamSupport.stream(plan.at("/program/" + list).spliterator(), false)
+                .filter(one -> one.get(key).asString().equals(id))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private static String dismissed(Browser who, JsonNode plan, JsonNode finding) throws Exception {
+        return StreamSupport.stream(
+                        json(who.post("/api/reading/kvarno", plan))
+                                .get("findings")
+                                .spliterator(),
+                        false)
+                .filter(one -> one.get("check").equals(finding.get("check"))
+                        && one.get("path").equals(finding.get("path")))
+                .map(one -> one.path("dismissed").asString(""))
+                .findFirst()
+                .orElse("");
+    }
+
+    /** 11.6 V of a 12 V battery is 23.2 V at twelve cells and 46.4 V at twenty-four. Common practice, no source. */
+    @Test
+    public void scalesLevelsToEachBankAndSavesNothing() throws Exception {
+        Browser liv = signedIn("liv");
+        ArrayNode sites = JSON.createArrayNode().add("hallgrund").add("kvarno").add("skarvholm");
+        ObjectNode wanted = body("sites", sites);
+        wanted.set("levels", JSON.createArrayNode().add(level("LVD", 11.6)));
+        JsonNode proposals = json(liv.post("/api/proposals", wanted));
+        assertEquals(proposals.size(), 3);
+        for (JsonNode one : proposals) {
+            String site = one.get("site").asString();
+            JsonNode battery = one.at("/plan/site/battery");
+            int cells = battery.get("cellsInSeries").asInt();
+            boolean lithium = battery.get("chemistry").asString().startsWith("LITHIUM");
+            double volts = Math.round(11.6 * cells / (lithium ? 4 : 6) * 100) / 100.0;
+            for (JsonNode output : one.at("/plan/program/outputs")) {
+                if (output.at("/protection/kind").asString("").equals("voltageDisconnect")) {
+                    assertEquals(output.at("/protection/lvdVolts").asDouble(), volts, 1e-9, site);
+                }
+            }
+            JsonNode now = json(liv.get("/api/sites/" + site + "/revisions/latest"));
+            assertEquals(now.at("/revision/number").asInt(), one.get("parent").asInt(), "nothing was saved");
+        }
+        assertTrue(proposals.at("/0/changes").size() > 0, proposals.at("/0").toString());
+        wanted.set("levels", JSON.createArrayNode().add(level("LVD", 9000)));
+        JsonNode refused = json(liv.post("/api/proposals", wanted)).get(0);
+        assertTrue(refused.get("refused").asString().contains("outside 0 to 1000 V"), refused.toString());
+        assertFalse(refused.has("plan"));
+        assertEquals(signedIn("odd").post("/api/proposals", wanted).statusCode(), 403);
+        ObjectNode one = body("plan", plan(liv, "kvarno", 1));
+        one.set("levels", JSON.createArrayNode().add(level("LVD", 11.6)));
+        assertEquals(liv.post("/api/scaled/kvarno", one).statusCode(), 200);
+    }
+
+    @Test
+    public void exportsLevelsOutputsAndLogic() throws Exception {
+        Browser odd = signedIn("odd");
+        String revision = "/api/sites/hallgrund/revisions/1/";
+        var levels = odd.get(revision + "levels.csv");
+        assertEquals(levels.headers().firstValue("Content-Type").orElseThrow(), "text/csv;charset=UTF-8");
+        assertTrue(
+                levels.headers().firstValue("Content-Disposition").orElseThrow().contains("hallgrund-1-levels.csv"));
+        assertTrue(levels.body().startsWith("of,level,value,unit"));
+        assertTrue(odd.get(revision + "outputs.csv").body().lines().count() > 1);
+        String logic = odd.get(revision + "logic/transmitter-disconnect").body();
+        for (String part : List.of("FUNCTION_BLOCK output_transmitter_disconnect", ": TON;", "END_FUNCTION_BLOCK")) {
+            assertTrue(logic.contains(part), logic);
+        }
+        assertEquals(odd.get(revision + "logic/nothing").statusCode(), 404);
+    }
+}
