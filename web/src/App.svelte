@@ -10,7 +10,7 @@
   const routes: RouteDefinition = {
     '/': SitesPage,
     '/new': wrap({ asyncComponent: () => import('./sites/NewSitePage.svelte') }),
-    '/site/:site/plan': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
+    '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
     '/site/:site/season': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
     '*': NotFound,
   };

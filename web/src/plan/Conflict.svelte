@@ -4,42 +4,55 @@
   import { differences } from './planPath';
   import type { PlanEditor } from './planEditor.svelte';
 
-  /** Somebody saved meanwhile: what differs, and which is to be kept. */
+  /** Somebody saved meanwhile: both are joined, and where they clash one is chosen. */
   let { editor }: { editor: PlanEditor } = $props();
 
   const theirs = $derived(editor.conflict);
-  const differing = $derived(theirs ? differences(editor.plan, theirs.plan) : []);
+  const clashes = $derived(theirs?.clashes ?? []);
+  const alongside = $derived(theirs ? differences(editor.plan, theirs.merged) : []);
+  let chosen = $state<('mine' | 'theirs')[]>([]);
+
+  const told = (value: unknown) =>
+    value === undefined ? 'none' : typeof value === 'object' ? 'changed' : String(value);
 </script>
 
 {#if theirs}
   <section class="m-4 border-2 border-danger bg-raised p-4 md:m-6" aria-labelledby="conflict">
     <h2 id="conflict">{theirs.revision.author} saved revision {theirs.revision.number} meanwhile</h2>
     <p class="mt-1">
-      {day(theirs.revision.savedAt)}{theirs.revision.note ? `: ${theirs.revision.note}` : ''}. Nothing of
-      yours was saved or lost.
+      {day(theirs.revision.savedAt)}{theirs.revision.changes.length > 0
+        ? `: ${theirs.revision.changes.join('; ')}`
+        : ''}. Nothing of yours was saved or lost.
     </p>
-    {#if differing.length > 0}
-      <table class="mt-3 w-full text-left">
-        <thead class="text-sm text-soft">
-          <tr
-            ><th class="pr-4 font-normal">where</th><th class="pr-4 font-normal">yours</th><th
-              class="font-normal">theirs</th
-            ></tr
-          >
-        </thead>
-        <tbody>
-          {#each differing as one (one.place)}
-            <tr class="border-t border-rule">
-              <td class="py-1 pr-4">{one.place}</td>
-              <td class="number py-1 pr-4">{one.mine}</td>
-              <td class="number py-1">{one.theirs}</td>
-            </tr>
+    {#if alongside.length > 0}
+      <h3 class="mt-3">Taken along from theirs</h3>
+      <ul>
+        {#each alongside as one (one.place)}
+          <li>{one.place} <span class="number">{one.mine} → {one.theirs}</span></li>
+        {/each}
+      </ul>
+    {/if}
+    {#if clashes.length > 0}
+      <h3 class="mt-3">Changed by both: which is to stand?</h3>
+      {#each clashes as clash, i (clash.place)}
+        <fieldset class="mt-1 flex flex-wrap items-center gap-x-6 border-t border-rule py-1">
+          <legend class="float-left mr-4 min-w-48">{clash.place}</legend>
+          {#each [['mine', 'yours', clash.mine], ['theirs', 'theirs', clash.theirs]] as const as [which, word, value] (which)}
+            <label class="flex min-h-11 cursor-pointer items-center gap-2">
+              <input
+                type="radio"
+                name="clash-{i}"
+                checked={(chosen[i] ?? 'mine') === which}
+                onchange={() => (chosen[i] = which)}
+              />
+              {word} <span class="number font-bold">{told(value)}</span>
+            </label>
           {/each}
-        </tbody>
-      </table>
+        </fieldset>
+      {/each}
     {/if}
     <div class="mt-4 flex flex-wrap gap-3">
-      <Action main onclick={() => editor.keepMine()}>Save mine on top of theirs</Action>
+      <Action main onclick={() => editor.saveJoined(chosen)}>Save both joined</Action>
       <Action onclick={() => editor.takeTheirs()}>Take theirs (undo brings mine back)</Action>
     </div>
   </section>

@@ -2,6 +2,7 @@
   import type { Finding } from '../lib/api/api';
   import { believable } from '../lib/sentence/quantity';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import { HAZARDS } from './hazards';
   import type { PlanEditor } from './planEditor.svelte';
   import Proposal from './Proposal.svelte';
 
@@ -11,20 +12,10 @@
     editor?: PlanEditor;
     /** What it stands at, where that is not plain from its surroundings. */
     at?: string;
+    /** Goes to the place it is about. */
+    go?: () => void;
   }
-  let { finding, editor, at }: Props = $props();
-
-  const hazards: Record<Finding['hazard'], string> = {
-    SHOCK: 'shock',
-    GAS: 'gas',
-    COLD_OR_HOT_CHARGE: 'cold or hot charge',
-    OVER_CHARGE: 'over-charge',
-    OVER_DISCHARGE: 'over-discharge',
-    OVERLOAD: 'overload',
-    LOSS_OF_CONTROL: 'loss of control',
-    WASTE: 'waste',
-    NUISANCE: 'nuisance',
-  };
+  let { finding, editor, at, go }: Props = $props();
 </script>
 
 <div class="mt-3 flex items-start gap-4 border-t border-rule pt-3" data-finding={finding.check}>
@@ -35,7 +26,7 @@
       {finding.text}
     </p>
     <p class="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">
-      <span>{hazards[finding.hazard]}</span>
+      <span>{HAZARDS[finding.hazard]}</span>
       {#each finding.compared as one (one.name)}
         <span
           >{one.name}
@@ -48,6 +39,7 @@
         <span>sure to <span class="number text-ink">{Math.round(finding.certainty * 100)} %</span></span>
       {/if}
     </p>
+    {#if go}<button class="min-h-11 text-sm underline" onclick={go}>Go there</button>{/if}
     {#if editor}
       {#each finding.cures as cure (cure.says)}
         <Proposal {editor} path={finding.path} says={cure.says} />

@@ -1,41 +1,74 @@
 <script lang="ts">
+  import { push } from 'svelte-spa-router';
+  import type { Finding } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
-  import Gauge from '../lib/gauge/Gauge.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { seasonOf } from '../season/season.svelte';
-  import TapeView from '../season/TapeView.svelte';
+  import { day } from '../lib/sentence/quantity';
   import Conflict from './Conflict.svelte';
-  import { partName } from '../lib/shell/parts';
-  import Facts from './Facts.svelte';
-  import FindingLine from './FindingLine.svelte';
+  import FindingsPart from './FindingsPart.svelte';
   import History from './History.svelte';
-  import OutputCard from './OutputCard.svelte';
+  import LevelsPart from './LevelsPart.svelte';
+  import OutputsPart from './OutputsPart.svelte';
   import { editorOf } from './planEditor.svelte';
   import ProfileImport from './ProfileImport.svelte';
   import SaveState from './SaveState.svelte';
-  import Worked from './Worked.svelte';
 
-  let { params }: { params: { site: string } } = $props();
+  let { params }: { params: { site: string; part?: string } } = $props();
 
   const editor = $derived(editorOf(params.site));
-  const season = $derived(seasonOf(params.site));
   const plan = $derived(editor.plan);
-  const workings = $derived(editor.reading?.workings ?? []);
-  const ofSite = $derived(workings.filter((one) => !one.path.startsWith('program/outputs/')));
-  const elsewhere = $derived(
-    (editor.reading?.findings ?? []).filter(
-      (one) => !plan?.program.outputs.some((output) => output.id === one.at),
-    ),
-  );
-  let focused = $state<string>();
-  const shown = $derived(focused ?? plan?.program.outputs[0]?.id);
+  const readonly = $derived(!session.mayChange);
+  const part = $derived(params.part ?? 'outputs');
+  const open = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
+  const worst = $derived(open[0]?.severity);
+  // The sketch brings the published schema along; it comes only when it is wanted.
+  const system = $derived(part === 'system' ? import('./system/SystemPart.svelte') : undefined);
+  const parts = $derived([
+    { key: 'system', name: 'System', count: undefined },
+    { key: 'levels', name: 'Levels', count: undefined },
+    { key: 'outputs', name: 'Outputs', count: plan?.program.outputs.length },
+    { key: 'findings', name: 'Findings', count: editor.reading ? open.length : undefined },
+    { key: 'revisions', name: 'Revisions', count: undefined },
+  ]);
+
+  function go(to: string) {
+    void push(`/site/${params.site}/plan/${to}`);
+  }
+
+  /** To the place a finding is about: a level on the gauge, an output, or a part on the sketch. */
+  function goTo(finding: Finding) {
+    if (editor.reading?.gauge.pegs.some((peg) => peg.path === finding.path)) go('levels');
+    else if (plan?.program.outputs.some((output) => output.id === finding.at)) goToOutput(finding.at);
+    else go('system');
+  }
+
+  function goToOutput(id: string) {
+    go('outputs');
+    setTimeout(() => document.getElementById(`output-${id}`)?.scrollIntoView({ block: 'start' }), 60);
+  }
 </script>
 
 <Frame title={plan?.site.name ?? 'Plan'} site={params.site} place="plan">
   {#snippet header()}{#if plan}<SaveState {editor} />{/if}{/snippet}
 
+  <nav class="no-print flex overflow-x-auto border-b border-rule px-2 md:px-4" aria-label="Parts of the plan">
+    {#each parts as one (one.key)}
+      <a
+        href="#/site/{params.site}/plan/{one.key}"
+        class="flex min-h-11 items-center gap-2 px-3 whitespace-nowrap {part === one.key
+          ? 'border-b-4 border-ink font-bold'
+          : 'border-b-4 border-transparent'}"
+        aria-current={part === one.key ? 'page' : undefined}
+        >{one.name}{#if one.count !== undefined}<span
+            class="number text-sm {one.key === 'findings' && worst === 'DANGER'
+              ? 'bg-danger px-1.5 text-on-danger'
+              : 'text-soft'}">{one.count}</span
+          >{/if}</a
+      >
+    {/each}
+  </nav>
   {#if editor.saveProblem}<Trouble problem={editor.saveProblem} retry={() => editor.save()} />{/if}
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   <Conflict {editor} />
@@ -48,60 +81,27 @@
       <Action onclick={() => editor.discard()}>Discard them</Action>
     </div>
   {/if}
+  {#each editor.others as other (other.author)}
+    <p class="border-b border-rule px-4 py-2 text-soft md:px-6" role="status">
+      {other.author} has changes here that are not saved, last on {day(other.savedAt)}.
+    </p>
+  {/each}
   {#if !plan}
     {#if !editor.problem}<p class="p-6 text-soft" role="status">Reading the plan</p>{/if}
-  {:else}
-    <div class="grid grid-cols-1 xl:grid-cols-[minmax(30rem,1fr)_minmax(0,1.05fr)]">
-      <section aria-label="Outputs">
-        {#if elsewhere.length > 0}
-          <div class="border-b border-rule px-4 pt-3 pb-4 md:px-6" aria-labelledby="site-findings">
-            <h2 id="site-findings">Findings at the site</h2>
-            {#each elsewhere as finding, i (i)}
-              <FindingLine
-                {finding}
-                at={partName(plan, finding.at)}
-                editor={session.mayChange ? editor : undefined}
-              />
-            {/each}
-          </div>
-        {/if}
-        {#each plan.program.outputs as output, index (output.id)}
-          <OutputCard
-            {editor}
-            {output}
-            {index}
-            reading={editor.reading?.outputs.find((one) => one.output === output.id)}
-            findings={(editor.reading?.findings ?? []).filter((one) => one.at === output.id)}
-            workings={workings.filter((one) => one.path.startsWith(`program/outputs/${output.id}/`))}
-            readonly={!session.mayChange}
-            focus={() => (focused = output.id)}
-          />
-        {:else}
-          <p class="p-6">No output is programmed here yet.</p>
-        {/each}
-      </section>
-      <aside
-        class="border-rule xl:sticky xl:top-0 xl:h-screen xl:overflow-y-auto xl:border-l"
-        aria-label="What it does"
-      >
-        <TapeView {editor} {season} output={shown} compact />
-        <h2 class="px-4 pt-2 md:px-6">Levels</h2>
-        <div class="mx-auto max-w-xl px-4 pb-6">
-          <Gauge {plan} readings={editor.reading?.outputs ?? []} emphasised={shown} />
-        </div>
-      </aside>
-    </div>
-    <section class="border-t border-rule" aria-labelledby="facts">
-      <h2 id="facts" class="px-4 pt-5 md:px-6">What stands here</h2>
-      <Facts {plan} />
-    </section>
-    {#if ofSite.length > 0}
-      <section class="border-t border-rule px-4 pb-4 md:px-6" aria-labelledby="worked">
-        <h2 id="worked" class="pt-5 pb-2">Worked out</h2>
-        <div class="max-w-3xl"><Worked {editor} workings={ofSite} readonly={!session.mayChange} /></div>
-      </section>
-    {/if}
-    {#if session.mayChange}<ProfileImport {editor} />{/if}
+  {:else if part === 'system'}
+    {#await system}
+      <p class="p-6 text-soft" role="status">Drawing the sketch</p>
+    {:then loaded}
+      {#if loaded}<loaded.default {editor} {plan} {readonly} output={goToOutput} />{/if}
+    {/await}
+    {#if !readonly}<ProfileImport {editor} />{/if}
+  {:else if part === 'levels'}
+    <LevelsPart {editor} {readonly} />
+  {:else if part === 'findings'}
+    <FindingsPart {editor} {readonly} go={goTo} />
+  {:else if part === 'revisions'}
     <History {editor} />
+  {:else}
+    <OutputsPart {editor} {plan} {readonly} />
   {/if}
 </Frame>

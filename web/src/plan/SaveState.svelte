@@ -19,6 +19,8 @@
       else editor.undo();
     }
   }
+  const clock = (instant: string) => new Date(instant).toLocaleTimeString('en-GB', { timeStyle: 'short' });
+
   function leaving(event: BeforeUnloadEvent) {
     if (editor.saving === 'saving') event.preventDefault();
   }
@@ -31,7 +33,10 @@
     {#if editor.revision}
       revision <span class="number">{editor.revision.number}</span>{#if session.mayChange}:
         {#if editor.saving === 'saving'}saving
-        {:else if editor.dirty}<span class="font-bold">unsaved changes</span>
+        {:else if editor.dirty}<span class="font-bold">unsaved changes</span
+          >{#if editor.keeping === 'failed'},
+            <span class="text-danger">kept in this browser only</span>
+          {:else if editor.keptAt}, kept {clock(editor.keptAt)}{/if}
         {:else}saved{/if}
       {:else}, read only{/if}
     {/if}

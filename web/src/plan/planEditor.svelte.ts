@@ -1,7 +1,6 @@
-import { SvelteMap } from 'svelte/reactivity';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import type { Plan, Reading, Revision } from '../lib/api/api';
-import { atPlace, differences, withPlace, type Path } from './planPath';
+import { atPlace, merge, withPlace, type Clash, type Path } from './planPath';
 
 /** Says a change in the trade's words: from what, to what. */
 export type Say = (before: unknown, after: unknown) => string;
@@ -15,14 +14,24 @@ interface Step {
 interface Draft {
   parent: number;
   plan: Plan;
+  savedAt: string;
+}
+
+/** Somebody saved meanwhile: theirs, the revision both began from, and both joined as far as that goes. */
+export interface Conflict {
+  revision: Revision;
+  plan: Plan;
+  merged: Plan;
+  clashes: Clash[];
 }
 
 const MOST_STEPS = 200;
-const MOST_NOTE = 300;
+const KEEP_AFTER_MS = 700;
 
 /**
  * A plan being edited: what is saved, what has been changed since, and how to go back. Unsaved changes also lie in the browser's
- * storage until they are saved or discarded, so closing the window loses nothing.
+ * storage and on the server until they are saved or discarded, so closing the window loses nothing and they can be gone on with
+ * elsewhere.
  */
 export class PlanEditor {
   plan = $state.raw<Plan>();
@@ -32,14 +41,19 @@ export class PlanEditor {
   refused = $state<FieldError[]>([]);
   saving = $state<'idle' | 'saving' | 'failed'>('idle');
   saveProblem = $state<Problem>();
-  conflict = $state.raw<{ revision: Revision; plan: Plan }>();
+  conflict = $state.raw<Conflict>();
   restored = $state(false);
+  /** When the server last kept the unsaved changes, and whether it could. */
+  keptAt = $state<string>();
+  keeping = $state<'idle' | 'waiting' | 'failed'>('idle');
+  /** Who else has unsaved changes here. */
+  others = $state.raw<{ author: string; savedAt: string }[]>([]);
 
   private saved = $state.raw<Plan>();
   private undone = $state.raw<Step[]>([]);
   private done = $state.raw<Step[]>([]);
-  private said = new SvelteMap<string, { path: Path; say: Say }>();
   private asking?: AbortController;
+  private timer?: ReturnType<typeof setTimeout>;
 
   constructor(readonly site: string) {}
 
@@ -63,8 +77,13 @@ export class PlanEditor {
     );
     this.problem = problem;
     if (!data) return;
+    const drafts = await outcome(
+      api.GET('/api/sites/{siteId}/drafts', { params: { path: { siteId: this.site } } }),
+    );
+    this.problem = drafts.problem;
     this.accept(data.revision, data.plan);
-    this.restore();
+    this.others = drafts.data?.others ?? [];
+    this.restore(drafts.data?.mine);
     await this.read();
   }
 
@@ -72,10 +91,6 @@ export class PlanEditor {
     this.revision = revision;
     this.saved = plan;
     this.plan = plan;
-    // What was said of single places is still true of the next change there; of a whole plan brought back it is not.
-    for (const place of this.said.keys()) {
-      if (place === '' || place.startsWith('proposed ')) this.said.delete(place);
-    }
     this.conflict = undefined;
     this.saving = 'idle';
     this.saveProblem = undefined;
@@ -85,7 +100,6 @@ export class PlanEditor {
   set(path: Path, value: unknown, say: Say) {
     if (!this.plan) return;
     const place = path.join('/');
-    this.said.set(place, { path, say });
     const last = this.done.at(-1);
     const merges = place !== '' && last?.place === place && this.undone.length === 0;
     const before = atPlace(merges ? last.plan : this.plan, path);
@@ -135,7 +149,6 @@ export class PlanEditor {
 
   /** Takes a plan as it was proposed, as one step that can be undone. */
   take(plan: Plan, says: string) {
-    this.said.set(`proposed ${says}`, { path: [], say: () => says });
     this.change(plan, says, '');
   }
 
@@ -177,11 +190,10 @@ export class PlanEditor {
     const plan = this.plan;
     this.saving = 'saving';
     this.saveProblem = undefined;
-    const note = this.changes().join('; ').slice(0, MOST_NOTE);
     const { data, problem } = await outcome(
       api.POST('/api/sites/{siteId}/revisions', {
         params: { path: { siteId: this.site } },
-        body: { parent, note, plan },
+        body: { parent, note: '', plan },
       }),
     );
     if (data) {
@@ -197,27 +209,30 @@ export class PlanEditor {
     else this.saveProblem = problem;
   }
 
-  /** What has been changed since the last save, in sentences. */
-  private changes(): string[] {
-    const differing = [...this.said.values()]
-      .map(({ path, say }) => ({ before: atPlace(this.saved, path), after: atPlace(this.plan, path), say }))
-      .filter(({ before, after }) => JSON.stringify(before) !== JSON.stringify(after))
-      .map(({ before, after, say }) => say(before, after));
-    if (differing.length > 0) return differing;
-    return differences(this.saved, this.plan).map((one) => `${one.place} ${one.mine} → ${one.theirs}`);
-  }
-
   private async meetConflict() {
-    const { data, problem } = await outcome(
-      api.GET('/api/sites/{siteId}/revisions/latest', { params: { path: { siteId: this.site } } }),
+    const path = { siteId: this.site };
+    const latest = await outcome(api.GET('/api/sites/{siteId}/revisions/latest', { params: { path } }));
+    const base = await outcome(
+      api.GET('/api/sites/{siteId}/revisions/{number}', {
+        params: { path: { ...path, number: this.revision?.number ?? 0 } },
+      }),
     );
-    this.conflict = data;
-    this.saveProblem = problem;
+    this.saveProblem = latest.problem ?? base.problem;
+    if (!latest.data || !base.data) return;
+    const { value, clashes } = merge(base.data.plan, this.plan, latest.data.plan);
+    this.conflict = { ...latest.data, merged: value as Plan, clashes };
   }
 
-  /** Conflict: saves what stands here on top of theirs. Theirs stays in the history. */
-  async keepMine() {
-    if (this.conflict) await this.save(this.conflict.revision.number);
+  /** Conflict: saves both joined, where they clash as chosen. Theirs stays in the history. */
+  async saveJoined(chosen: ('mine' | 'theirs')[]) {
+    if (!this.conflict) return;
+    const { revision, clashes } = this.conflict;
+    const joined = clashes.reduce(
+      (plan, clash, i) => (chosen[i] === 'theirs' ? withPlace(plan, clash.path, clash.theirs) : plan),
+      this.conflict.merged,
+    );
+    this.change(joined, `joined with revision ${revision.number}`, '');
+    await this.save(revision.number);
   }
 
   /** Conflict: takes theirs. What stood here can be brought back by undo. */
@@ -233,23 +248,62 @@ export class PlanEditor {
     return `sparen.draft.${this.site}`;
   }
 
+  /** Keeps what is unsaved at once in the browser, and on the server as soon as nothing more comes for a moment. */
   private keepDraft() {
+    clearTimeout(this.timer);
     if (this.dirty && this.revision && this.plan) {
-      const draft: Draft = { parent: this.revision.number, plan: this.plan };
+      const savedAt = new Date().toISOString();
+      const draft: Draft = { parent: this.revision.number, plan: this.plan, savedAt };
       localStorage.setItem(this.draftKey, JSON.stringify(draft));
     } else {
       localStorage.removeItem(this.draftKey);
     }
+    this.keeping = 'waiting';
+    this.timer = setTimeout(() => void this.keepOnServer(), KEEP_AFTER_MS);
   }
 
-  private restore() {
+  private async keepOnServer() {
+    const params = { path: { siteId: this.site } };
+    if (!this.dirty || !this.revision || !this.plan) {
+      const { problem } = await outcome(api.DELETE('/api/sites/{siteId}/drafts', { params }));
+      this.keptAt = undefined;
+      this.keeping = problem ? 'failed' : 'idle';
+      return;
+    }
+    const body = { parent: this.revision.number, plan: this.plan };
+    const { data, problem } = await outcome(api.PUT('/api/sites/{siteId}/drafts', { params, body }));
+    this.keptAt = data?.savedAt ?? this.keptAt;
+    this.keeping = problem ? 'failed' : 'idle';
+  }
+
+  private local(): Draft | undefined {
     const kept = localStorage.getItem(this.draftKey);
-    if (!kept || !this.plan || !this.revision) return;
-    const draft = JSON.parse(kept) as Draft;
+    if (!kept) return undefined;
+    try {
+      return JSON.parse(kept) as Draft;
+    } catch {
+      // Damaged by hand: what the server kept, or the revision, is shown instead.
+      localStorage.removeItem(this.draftKey);
+      return undefined;
+    }
+  }
+
+  private restore(onServer: Draft | undefined) {
+    const here = this.local();
+    const newest = here && onServer && here.savedAt < onServer.savedAt ? onServer : (here ?? onServer);
+    if (
+      !newest ||
+      !this.plan ||
+      !this.revision ||
+      JSON.stringify(newest.plan) === JSON.stringify(this.plan)
+    ) {
+      return;
+    }
     this.done = [{ plan: this.plan, label: 'unsaved changes restored', place: '' }];
-    this.plan = draft.plan;
+    this.plan = newest.plan;
+    this.keptAt = onServer?.savedAt;
     // Saved on the revision it was made from, so that a newer one is met as a conflict, not overwritten.
-    this.revision = { ...this.revision, number: draft.parent };
+    this.revision = { ...this.revision, number: newest.parent };
     this.restored = true;
   }
 }

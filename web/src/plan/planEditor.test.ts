@@ -1,7 +1,12 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Plan, Revision } from '../lib/api/api';
 
-const server = vi.hoisted(() => ({ latest: 1, lvd: 11.7, saves: [] as unknown[], conflict: false }));
+const server = vi.hoisted(() => ({
+  latest: 1,
+  lvd: 11.7,
+  saves: [] as unknown[],
+  draft: undefined as unknown,
+}));
 
 function plan(lvd: number): Plan {
   const protection = { kind: 'voltageDisconnect', sensePoint: 'bus', lvdVolts: lvd, lvrVolts: 12.7 };
@@ -9,12 +14,24 @@ function plan(lvd: number): Plan {
 }
 
 function revision(number: number): Revision {
-  return { number, note: '', author: 'Liv', savedAt: '2026-11-24T00:00:00Z' };
+  return { number, note: '', author: 'Liv', savedAt: '2026-11-24T00:00:00Z', changes: [] };
 }
 
 vi.mock('../lib/api/client', () => ({
   api: {
-    GET: () => ({ data: { revision: revision(server.latest), plan: plan(server.lvd) } }),
+    GET: (path: string, { params }: { params: { path: { number?: number } } }) => {
+      if (path.endsWith('/drafts')) return { data: { mine: server.draft, others: [] } };
+      const number = params.path.number ?? server.latest;
+      return { data: { revision: revision(number), plan: plan(number === 1 ? 11.7 : server.lvd) } };
+    },
+    PUT: (_: string, { body }: { body: { plan: Plan; parent: number } }) => {
+      server.draft = { ...body, savedAt: new Date().toISOString() };
+      return { data: { savedAt: '2026-11-24T00:00:00Z' } };
+    },
+    DELETE: () => {
+      server.draft = undefined;
+      return {};
+    },
     POST: (path: string, { body }: { body: { plan: Plan; parent: number } }) => {
       if (path.startsWith('/api/reading')) return { data: { outputs: [], findings: [] } };
       server.saves.push(body);
@@ -52,7 +69,7 @@ describe('editing a plan', () => {
       setItem: (key: string, value: string) => kept.set(key, value),
       removeItem: (key: string) => kept.delete(key),
     });
-    Object.assign(server, { latest: 1, lvd: 11.7, saves: [] });
+    Object.assign(server, { latest: 1, lvd: 11.7, saves: [], draft: undefined });
   });
 
   it('takes steps on one number as one step of undo', async () => {
@@ -69,16 +86,16 @@ describe('editing a plan', () => {
     expect(editor.canRedo).toBe(false);
   });
 
-  it('saves with a note that tells what changed since the last revision', async () => {
+  it('saves on the revision it was made from', async () => {
     const editor = await opened();
     editor.set(LVD, 11.8, say);
     await editor.save();
-    expect(server.saves).toMatchObject([{ parent: 1, note: 'LVD of Radio 11.7 V → 11.8 V' }]);
+    expect(server.saves).toMatchObject([{ parent: 1 }]);
     expect(editor.revision?.number).toBe(2);
     expect(editor.dirty).toBe(false);
     editor.undo();
     await editor.save();
-    expect(server.saves[1]).toMatchObject({ parent: 2, note: 'LVD of Radio 11.8 V → 11.7 V' });
+    expect(server.saves[1]).toMatchObject({ parent: 2 });
   });
 
   it('saves nothing when nothing has changed', async () => {
@@ -104,14 +121,38 @@ describe('editing a plan', () => {
     expect(server.latest).toBe(3);
   });
 
-  it('can save its own on top of the newer one', async () => {
+  it('joins both, with the chosen one where they clash', async () => {
     const editor = await opened();
     Object.assign(server, { latest: 2, lvd: 12.1 });
     editor.set(LVD, 11.5, say);
     await editor.save();
-    await editor.keepMine();
+    expect(editor.conflict?.clashes).toMatchObject([{ mine: 11.5, theirs: 12.1 }]);
+    await editor.saveJoined(['mine']);
     expect(editor.conflict).toBeUndefined();
-    expect(server.saves[1]).toMatchObject({ parent: 2 });
+    expect(server.saves[1]).toMatchObject({ parent: 2, plan: plan(11.5) });
+  });
+
+  it('keeps unsaved changes on the server once nothing more comes, and forgets them when undone', async () => {
+    vi.useFakeTimers();
+    const editor = await opened();
+    editor.set(LVD, 11.5, say);
+    editor.set(LVD, 11.6, say);
+    expect(server.draft).toBeUndefined();
+    await vi.advanceTimersByTimeAsync(800);
+    expect(server.draft).toMatchObject({ parent: 1, plan: plan(11.6) });
+    expect(editor.keptAt).toBeDefined();
+    editor.undo();
+    await vi.advanceTimersByTimeAsync(800);
+    expect(server.draft).toBeUndefined();
+    vi.useRealTimers();
+  });
+
+  it('goes on with what the server kept, unless this browser has something newer', async () => {
+    server.draft = { parent: 1, plan: plan(11.1), savedAt: '2026-11-24T08:00:00Z' };
+    const elsewhere = await opened();
+    expect(lvd(elsewhere)).toBe(11.1);
+    elsewhere.set(LVD, 11.2, say);
+    expect(lvd(await opened())).toBe(11.2);
   });
 
   it('brings unsaved changes back on the revision they were made from', async () => {

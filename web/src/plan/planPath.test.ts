@@ -1,6 +1,6 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import { spread } from '../lib/gauge/pegs';
-import { differences, withPlace } from './planPath';
+import { differences, merge, placeOf, withPlace } from './planPath';
 
 const plan = {
   outputs: [
@@ -28,4 +28,71 @@ it('spreads labels so that none overlaps and none leaves the gauge', () => {
   sorted.slice(1).forEach((y, i) => expect(y - (sorted[i] ?? 0)).toBeGreaterThanOrEqual(10));
   expect(Math.max(...at)).toBeLessThanOrEqual(100);
   expect((at[0] ?? 0) < (at[2] ?? 0) && (at[2] ?? 0) < (at[1] ?? 0)).toBe(true);
+});
+
+describe('joining what two people made of one plan', () => {
+  const base = {
+    outputs: [
+      { id: 'a', volts: 11, delay: 5 },
+      { id: 'b', volts: 12 },
+    ],
+    limits: [1, 2],
+  };
+
+  it('takes from each what only that one changed', () => {
+    const mine = {
+      ...base,
+      outputs: [
+        { id: 'a', volts: 11.5, delay: 5 },
+        { id: 'b', volts: 12 },
+      ],
+    };
+    const theirs = {
+      ...base,
+      outputs: [{ id: 'a', volts: 11, delay: 9 }, { id: 'b', volts: 12 }, { id: 'c' }],
+    };
+    const { value, clashes } = merge(base, mine, theirs);
+    expect(clashes).toEqual([]);
+    expect(value).toEqual({
+      ...base,
+      outputs: [{ id: 'a', volts: 11.5, delay: 9 }, { id: 'b', volts: 12 }, { id: 'c' }],
+    });
+  });
+
+  it('lets go what one took away and the other left alone', () => {
+    const theirs = { ...base, outputs: [base.outputs[0]] };
+    expect(merge(base, base, theirs).value).toEqual(theirs);
+    expect(merge(base, theirs, base).value).toEqual(theirs);
+  });
+
+  it('tells a clash by its place, with mine standing', () => {
+    const mine = { ...base, outputs: [{ id: 'a', volts: 11.5, delay: 5 }, base.outputs[1]] };
+    const theirs = { ...base, outputs: [{ id: 'a', volts: 10.5, delay: 5 }, base.outputs[1]], limits: [3] };
+    const { value, clashes } = merge(base, mine, theirs);
+    expect(clashes).toEqual([
+      { path: ['outputs', 0, 'volts'], place: 'outputs › a › volts', mine: 11.5, theirs: 10.5 },
+    ]);
+    expect(value).toEqual({ ...mine, limits: [3] });
+  });
+
+  it('does not mix fields of two kinds of rules', () => {
+    const rule = (kind: string, volts: number) => ({ protection: { kind, volts } });
+    const { clashes } = merge(rule('x', 1), rule('y', 2), rule('x', 3));
+    expect(clashes).toHaveLength(1);
+    expect(clashes[0]?.path).toEqual(['protection']);
+  });
+});
+
+describe('places by paths with ids', () => {
+  const plan = {
+    program: {
+      outputs: [{ id: 'a' }, { id: 'b', protection: { lvdVolts: 11 } }],
+      charging: [{ controller: 'm' }],
+    },
+  };
+  it.each([
+    ['program/outputs/b/protection/lvdVolts', ['program', 'outputs', 1, 'protection', 'lvdVolts']],
+    ['program/charging/m/floatVolts', ['program', 'charging', 0, 'floatVolts']],
+    ['program/outputs/none/x', undefined],
+  ])('%s', (path, place) => expect(placeOf(plan, path)).toEqual(place));
 });

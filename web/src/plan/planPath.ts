@@ -49,3 +49,95 @@ export function differences(mine: unknown, theirs: unknown, place: string[] = []
     return differences(a[key], b[key], [...place, label]);
   });
 }
+
+function idOf(entry: unknown): string | undefined {
+  const known = entry as { id?: string; controller?: string } | null | undefined;
+  return typeof entry === 'object' ? (known?.id ?? known?.controller) : undefined;
+}
+
+/** The place a path with ids names, as of `program/outputs/radio/protection/lvdVolts`; undefined where a part is not there. */
+export function placeOf(plan: unknown, path: string): Path | undefined {
+  let found = plan;
+  const place: Path = [];
+  for (const step of path.split('/').filter((one) => one !== '')) {
+    const key = Array.isArray(found) ? found.findIndex((entry) => idOf(entry) === step) : step;
+    if (key === -1) return undefined;
+    place.push(key);
+    found = atPlace(found, [key]);
+  }
+  return place;
+}
+
+/** What two people changed in different ways at one place. */
+export interface Clash {
+  path: Path;
+  place: string;
+  mine: unknown;
+  theirs: unknown;
+}
+
+const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/**
+ * Joins what two people made of one plan: what only one of them changed is taken from that one, what both changed alike stands once,
+ * what both changed differently is a clash, with mine standing until somebody has chosen.
+ */
+export function merge(
+  base: unknown,
+  mine: unknown,
+  theirs: unknown,
+  path: Path = [],
+  place: string[] = [],
+): { value: unknown; clashes: Clash[] } {
+  if (same(mine, theirs) || same(theirs, base)) return { value: mine, clashes: [] };
+  if (same(mine, base)) return { value: theirs, clashes: [] };
+  if (isObject(mine) && isObject(theirs) && mine.kind === theirs.kind) {
+    return mergeObjects(isObject(base) ? base : {}, mine, theirs, path, place);
+  }
+  if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base)) {
+    const lists = [base, mine, theirs];
+    if (lists.every((list) => list.every((entry) => idOf(entry) !== undefined))) {
+      return mergeLists(base, mine, theirs, path, place);
+    }
+  }
+  return { value: mine, clashes: [{ path, place: place.join(' › '), mine, theirs }] };
+}
+
+function mergeObjects(
+  base: Record<string, unknown>,
+  mine: Record<string, unknown>,
+  theirs: Record<string, unknown>,
+  path: Path,
+  place: string[],
+) {
+  const value: Record<string, unknown> = {};
+  const clashes: Clash[] = [];
+  for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
+    const part = merge(base[key], mine[key], theirs[key], [...path, key], [...place, key]);
+    if (part.value !== undefined) value[key] = part.value;
+    clashes.push(...part.clashes);
+  }
+  return { value, clashes };
+}
+
+function mergeLists(base: unknown[], mine: unknown[], theirs: unknown[], path: Path, place: string[]) {
+  const find = (list: unknown[], id?: string) => list.find((entry) => idOf(entry) === id);
+  const added = theirs.filter((entry) => !find(mine, idOf(entry)) && !find(base, idOf(entry)));
+  const value: unknown[] = [];
+  const clashes: Clash[] = [];
+  for (const entry of mine) {
+    const id = idOf(entry);
+    const part = merge(
+      find(base, id),
+      entry,
+      find(theirs, id),
+      [...path, value.length],
+      [...place, name(entry, value.length)],
+    );
+    if (part.value !== undefined) value.push(part.value);
+    clashes.push(...part.clashes);
+  }
+  return { value: [...value, ...added], clashes };
+}

@@ -1,100 +1,79 @@
-import { expect, it } from 'vitest';
+import { describe, expect, it } from 'vitest';
 import demo from '../../../../demo/hallgrund.json';
-import kvarno from '../../../../demo/kvarno.json';
-import skarvholm from '../../../../demo/skarvholm.json';
-import { factsOf } from '../../plan/facts';
-import type { OutputReading, Plan } from '../api/api';
-import { actsOn } from '../shell/parts';
-import { pegsOf } from './pegs';
+import type { Gauge, Peg, Plan } from '../api/api';
+import { moved, pegsOf, spread, ticks } from './pegs';
 
 const plan = demo.plan as unknown as Plan;
+const LVD = 'program/outputs/transmitter-disconnect/protection/lvdVolts';
 
-type Level = OutputReading['levels'][number];
-const level = (slot: string, field: string, term: string, falling: boolean, switches = true): Level => ({
-  slot,
-  field,
-  term,
-  volts: 0,
-  falling,
-  switches,
-});
-const disconnect = [
-  level('protection', 'lvdVolts', 'LVD', true),
-  level('protection', 'lvrVolts', 'LVR', false),
-];
-const readings: OutputReading[] = [
-  { output: 'transmitter-disconnect', levels: disconnect },
-  { output: 'marker-light-output', levels: disconnect },
-  {
-    output: 'fault-output',
-    levels: [
-      level('automatic', 'warningVolts', 'warning', true, false),
-      level('automatic', 'clearsVolts', 'warning clears', false, false),
-    ],
-  },
-];
-
-it('has a peg for every voltage threshold of the demo site, and joins the pairs', () => {
-  const { pegs, pairs } = pegsOf(plan, readings);
-  const labels = pegs.map((peg) => peg.label).sort();
-  expect(labels).toEqual(
-    ['LVD', 'LVD', 'LVR', 'LVR', 'absorption', 'float', 'recharge', 'warning', 'warning clears'].sort(),
-  );
-  expect(pairs).toHaveLength(3);
-  expect(pairs.every((pair) => pair.low < pair.high)).toBe(true);
-  expect(pegs.filter((peg) => !peg.switches).map((peg) => peg.label)).toEqual(['warning', 'warning clears']);
-  expect(pegs.filter((peg) => peg.acts === 'falling').map((peg) => peg.label)).not.toContain('LVR');
-  expect(new Set(pegs.map((peg) => peg.key)).size).toBe(pegs.length);
-});
-
-it('tells every part of the site with a unit on every number', () => {
-  const parts = factsOf(plan);
-  expect(parts.map((part) => part.name)).toEqual([
-    'Gel bank, two blocks',
-    'Mast array',
-    'Mast controller',
-    'Transmitter',
-    'Marker light',
-  ]);
-  const numbers = parts.flatMap((part) => part.facts).filter((fact) => /^\d/.test(fact.value));
-  const bare = numbers.filter((fact) => /^\d+(\.\d+)?$/.test(fact.value)).map((fact) => fact.name);
-  expect(bare, 'only a count may stand alone').toEqual(['cells in series']);
-});
-
-it.each([demo, kvarno, skarvholm])('finds the origin of a fact under its path', (document) => {
-  const site = document.plan as unknown as Plan;
-  const paths = factsOf(site)
-    .flatMap((part) => part.facts)
-    .map((fact) => fact.path)
-    .filter((path) => path !== undefined);
-  for (const path of Object.keys(site.origins)) expect(paths).toContain(path);
-});
-
-it('has pegs for diversion and for the charger in the inverter', () => {
-  const vent: OutputReading = {
-    output: 'vent-output',
-    levels: [
-      level('automatic', 'onVolts', 'diversion on', false),
-      level('automatic', 'offVolts', 'diversion off', true),
-    ],
+function peg(more: Partial<Peg>): Peg {
+  return {
+    path: LVD,
+    at: 'transmitter-disconnect',
+    name: 'Transmitter disconnect',
+    pair: 'transmitter-disconnect/protection',
+    term: 'LVD',
+    unit: 'V',
+    value: 1,
+    acts: 'FALLING',
+    switches: true,
+    tolerance: 0.05,
+    offsetVolts: 0,
+    voltsPerKelvin: 0,
+    ...more,
   };
-  const { pegs } = pegsOf(kvarno.plan as unknown as Plan, [vent]);
-  const diversion = pegs.filter((peg) => peg.label.startsWith('diversion'));
-  expect(diversion.map((peg) => [peg.acts, peg.volts])).toEqual([
-    ['rising', 28],
-    ['falling', 27.4],
-  ]);
-  expect(pegs.filter((peg) => peg.of === 'Barn inverter').map((peg) => peg.label)).toEqual([
-    'absorption',
-    'float',
-    'recharge',
-  ]);
+}
+
+function gauge(...pegs: Peg[]): Gauge {
+  return { pegs } as unknown as Gauge;
+}
+
+describe('pegs of a plan', () => {
+  it('stand where the plan being edited says, not where the server last read them', () => {
+    const [lvd] = pegsOf(gauge(peg({})), plan).pegs;
+    const rule = plan.program.outputs.find((one) => one.id === 'transmitter-disconnect')?.protection;
+    expect(lvd?.value).toBe(rule?.kind === 'voltageDisconnect' ? rule.lvdVolts : undefined);
+  });
+
+  it('are joined by rule, falling to rising, and a pair that is turned round shows it', () => {
+    const { pairs } = pegsOf(
+      gauge(peg({ path: 'gone/a', value: 11.5 }), peg({ path: 'gone/b', value: 11.2, acts: 'RISING' })),
+      plan,
+    );
+    expect(pairs).toEqual([{ key: 'transmitter-disconnect/protection', low: 11.5, high: 11.2 }]);
+  });
+
+  it('are shown by unit', () => {
+    const all = gauge(peg({}), peg({ path: 'gone', unit: '%', value: 40 }));
+    expect(pegsOf(all, plan, '%').pegs.map((one) => one.value)).toEqual([40]);
+    expect(pegsOf(undefined, plan).pegs).toEqual([]);
+  });
+
+  /** −5 mV/K on each of six cells: 20 K colder is 0.6 V more, up to the ceiling. Common practice, no source. */
+  it.each([
+    [25, 14.4],
+    [5, 15],
+    [-20, 15.2],
+    [60, 13.35],
+  ])('at %d °C 14.4 V stand at %d V', (celsius, volts) => {
+    const compensated = peg({ voltsPerKelvin: -0.03, ceilingVolts: 15.2, floorVolts: 13 });
+    expect(moved(compensated, 14.4, celsius)).toBeCloseTo(volts, 9);
+  });
+
+  it('that are not compensated stay, whatever bounds there are', () => {
+    expect(moved(peg({ ceilingVolts: 13 }), 14, -40)).toBe(14);
+  });
 });
 
-it('says what an output does to what is behind it', () => {
-  const site = skarvholm.plan as unknown as Plan;
-  expect(actsOn(site, ['lights', 'radio'])).toBe('feeds House lights, VHF radio');
-  expect(actsOn(site, ['inverter'])).toBe('enables House inverter');
-  expect(actsOn(site, ['generator'])).toBe('starts Diesel generator');
-  expect(actsOn(site, [])).toBe('signals only');
+it.each([
+  [11.13, 14.2, [11.5, 12, 12.5, 13, 13.5, 14]],
+  [0, 100, [0, 10, 20, 30, 40, 50, 60, 70, 80, 90, 100]],
+  [1.9, 2, [1.9, 1.91, 1.92, 1.93, 1.94, 1.95, 1.96, 1.97, 1.98, 1.99, 2]],
+])('an axis from %d to %d is marked in round numbers', (low, high, marks) =>
+  expect(ticks(low, high)).toEqual(marks),
+);
+
+it('spreads labels that would overlap and keeps their order', () => {
+  const at = spread([100, 101, 99], 20, 0, 110);
+  expect(at).toEqual([90, 110, 70]);
 });

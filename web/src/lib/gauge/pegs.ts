@@ -1,17 +1,15 @@
-import { atPlace } from '../../plan/planPath';
-import type { OutputReading, Plan } from '../api/api';
+import { atPlace, placeOf } from '../../plan/planPath';
+import type { Gauge, Peg as PegReading, Plan } from '../api/api';
 
-/** A threshold on the voltage axis. */
-export interface Peg {
-  key: string;
-  volts: number;
-  /** Acts when the voltage falls to it, or rises to it; held: regulated to. */
-  acts: 'falling' | 'rising' | 'held';
-  /** Switches something, or only tells. */
-  switches: boolean;
-  label: string;
-  /** What it belongs to. */
-  of: string;
+/** The temperature about which levels are compensated (°C). */
+export const REFERENCE_CELSIUS = 25;
+
+/** What an axis is marked in. */
+export type Unit = 'V' | '%' | '°C';
+
+/** A level on the axis: as programmed in the plan being edited, and where it stands at a temperature. */
+export interface Peg extends PegReading {
+  stands: number;
 }
 
 /** Two pegs of one rule, joined by their band. */
@@ -21,70 +19,48 @@ export interface Pair {
   high: number;
 }
 
+/** A level (V at 25 °C) as it is at a battery temperature, with ceiling and floor. */
+export function moved(peg: PegReading, value: number, celsius: number): number {
+  const there = value + peg.voltsPerKelvin * (celsius - REFERENCE_CELSIUS);
+  if (peg.voltsPerKelvin === 0) return value;
+  return Math.max(peg.floorVolts ?? -Infinity, Math.min(peg.ceilingVolts ?? Infinity, there));
+}
+
 /**
- * All voltage thresholds of a plan, and the pairs among them. Which numbers of a rule are levels the server says; the values are
- * those of the plan being edited.
+ * The levels of one unit, and the pairs among them. What is a level the server says; the numbers are those of the plan being
+ * edited, so that a peg moves before the server has answered.
  */
-export function pegsOf(plan: Plan, readings: OutputReading[]): { pegs: Peg[]; pairs: Pair[] } {
-  const pegs: Peg[] = [];
+export function pegsOf(
+  gauge: Gauge | undefined,
+  plan: Plan,
+  unit: Unit = 'V',
+  celsius = REFERENCE_CELSIUS,
+): { pegs: Peg[]; pairs: Pair[] } {
+  const pegs = (gauge?.pegs ?? [])
+    .filter((peg) => peg.unit === unit)
+    .map((peg) => {
+      const place = placeOf(plan, peg.path);
+      const edited = place && atPlace(plan, place);
+      const value = typeof edited === 'number' ? edited : peg.value;
+      return { ...peg, value, stands: moved(peg, value, celsius) };
+    });
   const pairs: Pair[] = [];
-  for (const reading of readings) {
-    const output = plan.program.outputs.find((one) => one.id === reading.output);
-    if (!output) continue;
-    for (const slot of ['automatic', 'protection'] as const) {
-      const levels = reading.levels.filter((level) => level.slot === slot);
-      const volts = levels.map((level) => {
-        const value = atPlace(output[slot], level.field.split('.'));
-        return typeof value === 'number' ? value : level.volts;
-      });
-      levels.forEach((level, i) =>
-        pegs.push({
-          key: `${output.id}-${slot}-${level.field}`,
-          volts: volts[i] ?? level.volts,
-          acts: level.falling ? 'falling' : 'rising',
-          switches: level.switches,
-          label: level.term,
-          of: output.name,
-        }),
-      );
-      const [first, second] = levels;
-      if (first && second && first.falling !== second.falling) {
-        const [low, high] = first.falling ? [volts[0], volts[1]] : [volts[1], volts[0]];
-        pairs.push({ key: output.id, low: low ?? 0, high: high ?? 0 });
-      }
-    }
-  }
-  for (const charging of plan.program.charging) {
-    const inverter = plan.site.inverter;
-    const chargers = [...plan.site.controllers, ...(inverter ? [inverter] : [])];
-    const of = chargers.find((one) => one.id === charging.controller)?.name ?? charging.controller;
-    const key = charging.controller;
-    pegs.push({
-      key: `${key}-abs`,
-      volts: charging.absorptionVolts,
-      acts: 'held',
-      switches: true,
-      label: 'absorption',
-      of,
-    });
-    pegs.push({
-      key: `${key}-float`,
-      volts: charging.floatVolts,
-      acts: 'held',
-      switches: true,
-      label: 'float',
-      of,
-    });
-    pegs.push({
-      key: `${key}-re`,
-      volts: charging.rechargeVolts,
-      acts: 'falling',
-      switches: true,
-      label: 'recharge',
-      of,
-    });
+  for (const key of new Set(pegs.map((peg) => peg.pair))) {
+    const [first, second] = pegs.filter((peg) => peg.pair === key && peg.acts !== 'HELD');
+    if (!first || !second || first.acts === second.acts) continue;
+    const [low, high] = first.acts === 'FALLING' ? [first, second] : [second, first];
+    pairs.push({ key, low: low.stands, high: high.stands });
   }
   return { pegs, pairs };
+}
+
+/** Round numbers along an axis, at most about ten of them. */
+export function ticks(low: number, high: number): number[] {
+  const step =
+    [0.01, 0.02, 0.05, 0.1, 0.2, 0.5, 1, 2, 5, 10, 20].find((one) => (high - low) / one <= 12) ?? 50;
+  const first = Math.ceil(low / step - 1e-9);
+  const last = Math.floor(high / step + 1e-9);
+  return Array.from({ length: last - first + 1 }, (_, i) => Math.round((first + i) * step * 1e6) / 1e6);
 }
 
 /** Spreads label positions so that none overlaps, staying as near as may be to where each belongs. */

@@ -1,0 +1,67 @@
+<script lang="ts">
+  import type { Finding } from '../lib/api/api';
+  import { partName } from '../lib/shell/parts';
+  import Dismiss from './Dismiss.svelte';
+  import FindingLine from './FindingLine.svelte';
+  import { HAZARDS } from './hazards';
+  import type { PlanEditor } from './planEditor.svelte';
+
+  /** What is wrong, by what it can lead to; each with its reason, its cure, and the way to leave it as it is. */
+  let { editor, readonly, go }: { editor: PlanEditor; readonly: boolean; go: (finding: Finding) => void } =
+    $props();
+
+  const all = $derived(editor.reading?.findings ?? []);
+  const open = $derived(all.filter((one) => one.dismissed === undefined));
+  const left = $derived(all.filter((one) => one.dismissed !== undefined));
+  const groups = $derived(
+    (Object.keys(HAZARDS) as Finding['hazard'][])
+      .map((hazard) => ({ hazard, findings: open.filter((one) => one.hazard === hazard) }))
+      .filter((group) => group.findings.length > 0),
+  );
+  const count = (severity: Finding['severity']) => open.filter((one) => one.severity === severity).length;
+  const key = (one: Finding) => `${one.check} ${one.at} ${one.path}`;
+</script>
+
+<section class="max-w-5xl px-4 py-4 md:px-6" aria-labelledby="findings">
+  <h2 id="findings">Findings</h2>
+  {#if !editor.reading}
+    <p role="status" class="mt-2 text-soft">Looking through the plan</p>
+  {:else}
+    <p class="mt-1" role="status">
+      {#if open.length === 0}
+        Nothing is found wrong with this plan by itself. That is no proof of safety: what only a run shows
+        stands at the tape, and what only a bench shows on the bench.
+      {:else}
+        {count('DANGER')} danger, {count('CAUTION')} caution, {count('NOTE')}
+        {count('NOTE') === 1 ? 'note' : 'notes'}.
+      {/if}
+    </p>
+  {/if}
+  {#each groups as group (group.hazard)}
+    <section class="mt-6" aria-labelledby="hazard-{group.hazard}">
+      <h3 id="hazard-{group.hazard}" class="first-letter:uppercase">
+        {HAZARDS[group.hazard]} <span class="number font-normal text-soft">{group.findings.length}</span>
+      </h3>
+      {#each group.findings as finding, i (key(finding) + i)}
+        <FindingLine
+          {finding}
+          at={editor.plan && partName(editor.plan, finding.at)}
+          editor={readonly ? undefined : editor}
+          go={() => go(finding)}
+        />
+        {#if !readonly}<div class="ml-9"><Dismiss {editor} {finding} /></div>{/if}
+      {/each}
+    </section>
+  {/each}
+  {#if left.length > 0}
+    <section class="mt-8 border-t border-rule pt-4" aria-labelledby="left">
+      <h3 id="left">Left as they are</h3>
+      <p class="text-soft">Each holds for the numbers it was left at; when they change it is open again.</p>
+      {#each left as finding, i (key(finding) + i)}
+        <FindingLine {finding} at={editor.plan && partName(editor.plan, finding.at)} go={() => go(finding)} />
+        <p class="ml-9 font-bold">Left because: {finding.dismissed}</p>
+        {#if !readonly}<div class="ml-9"><Dismiss {editor} {finding} /></div>{/if}
+      {/each}
+    </section>
+  {/if}
+</section>

@@ -1,0 +1,174 @@
+<script lang="ts">
+  import type { Finding, Plan } from '../../lib/api/api';
+  import Action from '../../lib/shell/Action.svelte';
+  import FindingLine from '../FindingLine.svelte';
+  import type { PlanEditor } from '../planEditor.svelte';
+  import { atPlace, placeOf } from '../planPath';
+  import Worked from '../Worked.svelte';
+  import { KINDS, withoutPart, withPart, type Kind } from './parts';
+  import SchemaField from './SchemaField.svelte';
+  import { schemaOf } from './schema';
+  import Sketch from './Sketch.svelte';
+  import { sketchOf } from './sketch';
+
+  interface Props {
+    editor: PlanEditor;
+    plan: Plan;
+    readonly: boolean;
+    output: (id: string) => void;
+  }
+
+  /** What is here: the sketch, and the part that was chosen in a sheet beside it. */
+  let { editor, plan, readonly, output }: Props = $props();
+
+  interface Chosen {
+    path: string;
+    schema: string;
+  }
+  let chosen = $state<Chosen>({ path: 'site/battery', schema: 'BatteryBank' });
+  let adding = $state(false);
+
+  const workings = $derived(editor.reading?.workings ?? []);
+  const sketch = $derived(sketchOf(plan, workings));
+  const findings = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
+  const wrong = $derived(
+    new Set(
+      sketch.boxes.filter((box) => findings.some((one) => stands(one, box.path))).map((box) => box.path),
+    ),
+  );
+  const place = $derived(placeOf(plan, chosen.path));
+  const part = $derived(place && (atPlace(plan, place) as Record<string, unknown> | undefined));
+  const name = $derived(
+    typeof part?.name === 'string' ? part.name : chosen.path === 'site/mainCable' ? 'Main cable' : 'the site',
+  );
+  const schema = $derived(schemaOf(chosen.schema));
+  const id = $derived(typeof part?.id === 'string' ? part.id : '');
+  const charging = $derived(plan.program.charging.findIndex((one) => one.controller === id));
+  const here = $derived(findings.filter((one) => stands(one, chosen.path)));
+  const sums = $derived(
+    workings.filter(
+      (one) =>
+        one.path.startsWith(chosen.path) || (id !== '' && one.path.startsWith(`program/charging/${id}`)),
+    ),
+  );
+  const isListed = $derived(
+    chosen.path.split('/').length === 3 && KINDS.some((kind) => chosen.path.startsWith(`site/${kind.list}/`)),
+  );
+
+  function stands(finding: Finding, path: string): boolean {
+    const last = path.split('/').at(-1);
+    return (
+      finding.path.startsWith(`${path}/`) ||
+      finding.path === path ||
+      (finding.at !== '' && finding.at === last)
+    );
+  }
+
+  function add(kind: Kind) {
+    const added = withPart(plan, kind);
+    editor.take(added.plan, `${added.name} is new`);
+    chosen = { path: `site/${kind.list}/${added.id}`, schema: kind.schema };
+    adding = false;
+  }
+
+  function remove() {
+    editor.take(withoutPart(plan, chosen.path), `${name} is gone`);
+    chosen = { path: 'site/battery', schema: 'BatteryBank' };
+  }
+</script>
+
+<div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_26rem]">
+  <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="system">
+    <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
+      <h2 id="system">What is here</h2>
+      <p class="grow text-soft">Choose a part to see and change it; a contact leads to its output.</p>
+      <Action onclick={() => (chosen = { path: 'site/mainCable', schema: 'Cable' })}>Main cable</Action>
+      {#if !readonly}
+        <Action onclick={() => (adding = !adding)} aria-expanded={adding}>Add a part…</Action>
+      {/if}
+    </div>
+    {#if adding}
+      <div
+        class="mt-2 flex flex-wrap gap-2 border-l-4 border-ink bg-raised p-3"
+        role="group"
+        aria-label="Add a part"
+      >
+        {#each KINDS as kind (kind.list + kind.schema)}<Action onclick={() => add(kind)}>{kind.name}</Action
+          >{/each}
+      </div>
+    {/if}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <div class="mt-3 overflow-x-auto" role="region" aria-label="Sketch, scrolls sideways" tabindex="0">
+      <Sketch
+        {sketch}
+        chosen={chosen.path}
+        {wrong}
+        choose={(path, kind) => (chosen = { path, schema: kind })}
+        {output}
+      />
+    </div>
+    <p class="mt-1 text-sm text-soft">
+      ◇ where voltage is read · blade: contact of an output, open where a rule decides · volts on a wire: what
+      its cable drops at the worst
+    </p>
+  </section>
+  <aside
+    class="border-rule bg-raised px-4 py-4 max-xl:border-t md:px-6 xl:sticky xl:top-0 xl:max-h-screen xl:overflow-y-auto xl:border-l"
+    aria-label="The chosen part"
+  >
+    {#if part && place}
+      <div class="flex items-start justify-between gap-3">
+        <h2>{name}</h2>
+        {#if !readonly && isListed}<Action onclick={remove}>Remove</Action>{/if}
+      </div>
+      {#each here as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
+      {#key chosen.path}
+        <div class="mt-3 grid grid-cols-[minmax(7rem,10rem)_1fr] items-start gap-x-3 gap-y-1">
+          {#each Object.entries(schema.properties ?? {}) as [key, field] (key)}
+            {#if key !== 'id' && key !== 'kind' && key !== 'batteries'}
+              <SchemaField
+                {editor}
+                {plan}
+                schema={field}
+                field={key}
+                value={part[key]}
+                place={[...place, key]}
+                path="{chosen.path}/{key}"
+                required={schema.required?.includes(key) ?? false}
+                of={name}
+                {readonly}
+              />
+            {/if}
+          {/each}
+        </div>
+        {#if charging >= 0}
+          <h3 class="mt-5">Charging</h3>
+          <div class="mt-1 grid grid-cols-[minmax(7rem,10rem)_1fr] items-start gap-x-3 gap-y-1">
+            {#each Object.entries(schemaOf('ChargeProgram').properties ?? {}) as [key, field] (key)}
+              {#if key !== 'controller'}
+                <SchemaField
+                  {editor}
+                  {plan}
+                  schema={field}
+                  field={key}
+                  value={(plan.program.charging[charging] as unknown as Record<string, unknown>)[key]}
+                  place={['program', 'charging', charging, key]}
+                  path="program/charging/{id}/{key}"
+                  required={key !== 'details'}
+                  of={name}
+                  {readonly}
+                />
+              {/if}
+            {/each}
+          </div>
+        {/if}
+      {/key}
+      {#if sums.length > 0}
+        <h3 class="mt-5">Worked out</h3>
+        <Worked {editor} workings={sums} {readonly} />
+      {/if}
+    {:else}
+      <p class="text-soft">This part is gone. Choose another on the sketch.</p>
+    {/if}
+  </aside>
+</div>

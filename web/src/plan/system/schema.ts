@@ -1,0 +1,96 @@
+import document from '../../../../docs/schema/plan-1.schema.json';
+import type { Plan } from '../../lib/api/api';
+
+/** What the forms use of a JSON Schema. */
+export interface Schema {
+  $ref?: string;
+  type?: string;
+  enum?: (string | number)[];
+  const?: string;
+  oneOf?: Schema[];
+  items?: Schema;
+  properties?: Record<string, Schema>;
+  required?: string[];
+  description?: string;
+  minimum?: number;
+  exclusiveMinimum?: number;
+  maximum?: number;
+  minItems?: number;
+  pattern?: string;
+}
+
+const defs = document.$defs as unknown as Record<string, Schema>;
+
+/** The published schema of a kind of part. */
+export function schemaOf(name: string): Schema {
+  const found = defs[name];
+  if (!found) throw new Error(`the schema has no ${name}`);
+  return found;
+}
+
+/** A schema with its reference followed; what is said at the place itself wins. */
+export function followed(schema: Schema): Schema {
+  if (!schema.$ref) return schema;
+  const { $ref, ...said } = schema;
+  return { ...schemaOf($ref.replace('#/$defs/', '')), ...said };
+}
+
+/** The kind that a schema of several fixes. */
+export function kindOf(schema: Schema): string | undefined {
+  const kind = followed(schema).properties?.kind;
+  return kind?.const ?? (kind?.enum?.[0] as string | undefined);
+}
+
+/** The one of several schemas that a value is of. */
+export function chosen(schema: Schema, value: unknown): Schema {
+  const kind = (value as { kind?: string } | undefined)?.kind;
+  const all = schema.oneOf ?? [];
+  return followed(all.find((one) => kindOf(one) === kind) ?? all[0] ?? schema);
+}
+
+/** The smallest value that the schema allows, to begin with; numbers that must be set are set to look unfinished, not plausible. */
+export function beginning(raw: Schema, plan: Plan, field = ''): unknown {
+  const schema = followed(raw);
+  if (schema.oneOf) return beginning(schema.oneOf[0] ?? {}, plan);
+  if (schema.const !== undefined) return schema.const;
+  if (schema.enum) return schema.enum[0];
+  if (schema.type === 'object' || schema.properties) {
+    const required = schema.required ?? [];
+    return Object.fromEntries(
+      Object.entries(schema.properties ?? {})
+        .filter(([key]) => required.includes(key))
+        .map(([key, part]) => [key, beginning(part, plan, key)]),
+    );
+  }
+  if (schema.type === 'array') {
+    return Array.from({ length: schema.minItems ?? 0 }, () => beginning(schema.items ?? {}, plan, field));
+  }
+  if (schema.type === 'boolean') return false;
+  if (schema.type === 'number' || schema.type === 'integer')
+    return schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
+  return references(field, plan)?.[0]?.id ?? 'new';
+}
+
+interface Named {
+  id: string;
+  name: string;
+}
+
+/** What a field that names another part can name; undefined where it names none. */
+export function references(field: string, plan: Plan): Named[] | undefined {
+  const { site, program } = plan;
+  const inverter = site.inverter ? [site.inverter] : [];
+  const all: Record<string, Named[]> = {
+    feed: [...(site.converters ?? []), ...inverter],
+    supply: [...(site.converters ?? []), ...inverter],
+    tank: site.tanks ?? [],
+    array: site.arrays,
+    arrays: site.arrays,
+    inverter,
+    device: [...site.controllers, ...inverter, ...site.loads, ...(site.converters ?? [])],
+    unseen: [...site.controllers, ...inverter, ...site.loads, ...(site.converters ?? []), ...site.sources],
+    controller: [...site.controllers, ...inverter],
+    outputs: program.outputs,
+  };
+  return all[field];
+}
