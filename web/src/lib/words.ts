@@ -4,12 +4,12 @@ const UNITS: [string, string][] = [
   ['AmpereHours', 'Ah'],
   ['MillivoltsPerKelvin', 'mV/K'],
   ['SquareMillimetres', 'mm²'],
+  ['VoltAmperes', 'VA'],
+  ['PerKelvin', '1/K'],
   ['Volts', 'V'],
   ['Amperes', 'A'],
   ['Watts', 'W'],
   ['Seconds', 's'],
-  ['Hours', 'h'],
-  ['Hour', 'h'],
   ['Celsius', '°C'],
   ['Kelvin', 'K'],
   ['Ohms', 'Ω'],
@@ -27,7 +27,10 @@ export function wordsOf(field: string): string {
 
 /** A field's unit by its name, or by the bracket in its description; empty where it has none. */
 export function unitOf(field: string, description = ''): string {
-  const byName = UNITS.find(([end]) => field.endsWith(end))?.[1];
+  const byName =
+    /Hours?$/.test(field) && !field.endsWith('AmpereHours')
+      ? 'h'
+      : UNITS.find(([end]) => field.endsWith(end))?.[1];
   const told = /\(([^)\s]{1,8})\)/.exec(description)?.[1] ?? '';
   return byName ?? (told === 'fraction' ? '' : told);
 }

@@ -69,7 +69,7 @@
   <div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1.15fr)_minmax(26rem,1fr)]">
     <section class="px-4 py-4 md:px-6" aria-labelledby="gauge">
       <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
-        <h2 id="gauge">Levels</h2>
+        <h2 id="gauge" class="sr-only">Levels</h2>
         <fieldset class="flex">
           <legend class="sr-only">Axis</legend>
           {#each units as [one, word] (one)}
@@ -84,7 +84,7 @@
           <label class="grid text-sm text-soft"
             >battery at {fixed(celsius, 0)} °C
             <input
-              class="min-h-11 w-44 accent-ink"
+              class="min-h-11 w-36 accent-ink"
               type="range"
               min="-30"
               max="50"
@@ -101,9 +101,7 @@
             </select>
           </label>
           {#if !readonly}
-            <Action onclick={() => (scaling = !scaling)} aria-expanded={scaling}
-              >Scale from 12 V numbers…</Action
-            >
+            <Action onclick={() => (scaling = !scaling)} aria-expanded={scaling}>From 12 V numbers…</Action>
           {/if}
         {/if}
       </div>
@@ -118,7 +116,7 @@
         </p>
       {/if}
       {#if scaling}<ScaleFrom12 {editor} close={() => (scaling = false)} />{/if}
-      <div class="mx-auto mt-2 max-w-4xl">
+      <div class="mt-2">
         <Gauge {gauge} {plan} {unit} {celsius} {ruler} {wrong} large move={readonly ? undefined : move} />
       </div>
     </section>

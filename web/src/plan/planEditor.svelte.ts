@@ -1,5 +1,6 @@
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import type { Plan, Reading, Revision } from '../lib/api/api';
+import { instant } from '../lib/sentence/quantity';
 import { atPlace, merge, withPlace, type Clash, type Path } from './planPath';
 
 /** Says a change in the trade's words: from what, to what. */
@@ -252,7 +253,7 @@ export class PlanEditor {
   private keepDraft() {
     clearTimeout(this.timer);
     if (this.dirty && this.revision && this.plan) {
-      const savedAt = new Date().toISOString();
+      const savedAt = instant();
       const draft: Draft = { parent: this.revision.number, plan: this.plan, savedAt };
       localStorage.setItem(this.draftKey, JSON.stringify(draft));
     } else {

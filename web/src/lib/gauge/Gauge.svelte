@@ -32,15 +32,16 @@
     move,
   }: Props = $props();
 
-  const width = $derived(large ? 820 : 360);
-  const least = $derived(large ? 26 : 17);
+  let across = $state(0);
+  const width = $derived(large ? Math.max(520, across) : 360);
+  const least = $derived(large ? 24 : 17);
   const levels = $derived(pegsOf(gauge, plan, unit, celsius));
   const falling = $derived(levels.pegs.filter((peg) => peg.acts === 'FALLING'));
   const rising = $derived(levels.pegs.filter((peg) => peg.acts !== 'FALLING'));
   const height = $derived(Math.max(large ? 560 : 460, 40 + least * Math.max(falling.length, rising.length)));
   const top = 20;
   const bottom = $derived(height - 20);
-  const axis = $derived(width / 2);
+  const axis = $derived(large ? Math.round(width * 0.44) : width / 2);
   const walls = $derived((gauge?.walls ?? []).filter((wall) => wall.unit === unit));
   const all = $derived([...levels.pegs.map((peg) => peg.stands), ...walls.map((wall) => wall.value)]);
   // While a peg is dragged the axis stays; else it would run away under the pointer.
@@ -90,6 +91,15 @@
   }
 
   const dim = (peg: Peg) => emphasised !== undefined && peg.at !== emphasised;
+  /** Of whom it is, as far as there is room, and whether nobody has confirmed it. */
+  function named(peg: Peg): string {
+    const guess = plan.origins[peg.path]?.kind === 'GUESS' ? ' ?' : '';
+    const room = (peg.acts === 'FALLING' ? axis : width - axis - 60) - 52 - 50;
+    const most = Math.floor(room / 6.8) - peg.term.length - 3;
+    const name = peg.name.length > most ? `${peg.name.slice(0, Math.max(1, most - 1))}…` : peg.name;
+    return ` · ${name}${guess}`;
+  }
+
   const told = (peg: Peg) => `${fixed(peg.stands, digits)} ${unit}`;
 
   function step_(peg: Peg, by: number) {
@@ -184,18 +194,15 @@
         y={(at[i] ?? 0) + 4.5}
         text-anchor={direction < 0 ? 'end' : 'start'}
         fill={bad ? 'var(--danger)' : 'var(--ink)'}
-        font-size={large ? 16 : 13}
+        font-size={large ? 14 : 13}
         ><tspan class="number" font-weight={dim(peg) ? 400 : 700}>{fixed(peg.stands, digits)}</tspan>
-        {bad ? '⚠ ' : ''}{peg.term}{large ? ` · ${peg.name}` : ''}{large &&
-        plan.origins[peg.path]?.kind === 'GUESS'
-          ? ' (unconfirmed)'
-          : ''}</text
+        {bad ? '⚠ ' : ''}{peg.term}{large ? named(peg) : ''}</text
       >
       {#if large}
         <rect
           class="grip"
-          x={direction < 0 ? 60 : axis + 4}
-          width={axis - 64}
+          x={direction < 0 ? 8 : axis + 4}
+          width={direction < 0 ? axis - 12 : width - axis - 66}
           y={(at[i] ?? 0) - least / 2}
           height={least}
           fill="transparent"
@@ -220,75 +227,77 @@
   {/each}
 {/snippet}
 
-<svg
-  bind:this={drawing}
-  viewBox="0 0 {width} {height}"
-  class="w-full touch-pan-y"
-  role={large ? 'group' : 'img'}
-  aria-label="All thresholds on one axis, in {unit}"
->
-  <defs>
-    <pattern id="wall" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-      <path d="M0 0V6" stroke="var(--danger)" stroke-width="1" opacity="0.35" />
-    </pattern>
-    <pattern id="shadow" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
-      <path d="M0 0V5" stroke="var(--load)" stroke-width="1.5" opacity="0.6" />
-    </pattern>
-  </defs>
-  {#each walls as wall (wall.name)}
-    {@const at = y(wall.value)}
-    {@const to = wall.lower ? bottom + 20 : top - 20}
-    <rect x="8" width={width - 16} y={Math.min(at, to)} height={Math.abs(to - at)} fill="url(#wall)" />
-    <path d="M8 {at}H{width - 8}" stroke="var(--danger)" stroke-width={large ? 1.5 : 2} />
-  {/each}
-  {#each labelled as wall, i (wall.name)}
-    <text x="12" y={labelAt[i]} font-size="12" fill="var(--danger)"
-      >{wall.name} <tspan class="number">{fixed(wall.value, unit === 'V' ? 1 : 0)}</tspan></text
-    >
-  {/each}
-  {#if shadowed && gauge && unit === 'V'}
-    <rect
-      x={axis - 12}
-      width="24"
-      y={y(shadowed.stands + gauge.sagVolts)}
-      height={Math.max(0, y(shadowed.stands) - y(shadowed.stands + gauge.sagVolts))}
-      fill="url(#shadow)"
-    />
-  {/if}
-  {#each levels.pairs as pair (pair.key)}
-    <rect
-      x={axis - 4}
-      width="8"
-      y={y(Math.max(pair.low, pair.high))}
-      height={Math.abs(y(pair.low) - y(pair.high))}
-      fill={pair.high > pair.low ? 'var(--battery)' : 'var(--danger)'}
-      opacity={emphasised === undefined || pair.key.startsWith(emphasised) ? 0.55 : 0.25}
-    />
-  {/each}
-  <path d="M{axis} {top}V{bottom}" stroke="var(--ink)" stroke-width="2" />
-  {#each ticks(low, high) as tick (tick)}
-    <path d="M{axis - 4} {y(tick)}h8" stroke="var(--ink)" />
-    {#if large && unit === 'V'}
-      <path d="M{width - 60} {y(tick)}h8" stroke="var(--ink-soft)" />
-    {/if}
-  {/each}
-  {#if large && unit === 'V' && gauge}
-    <path d="M{width - 60} {top}V{bottom}" stroke="var(--ink-soft)" />
-    {#each ticks(low * toRuler, high * toRuler) as tick (tick)}
-      <text class="number" x={width - 48} y={y(tick / toRuler) + 4} font-size="12" fill="var(--ink-soft)"
-        >{tick}</text
+<div bind:clientWidth={across} class={large ? 'overflow-x-auto' : ''}>
+  <svg
+    bind:this={drawing}
+    viewBox="0 0 {width} {height}"
+    class="{large ? 'min-w-[520px]' : ''} w-full touch-pan-y"
+    role={large ? 'group' : 'img'}
+    aria-label="All thresholds on one axis, in {unit}"
+  >
+    <defs>
+      <pattern id="wall" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+        <path d="M0 0V6" stroke="var(--danger)" stroke-width="1" opacity="0.35" />
+      </pattern>
+      <pattern id="shadow" width="5" height="5" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <path d="M0 0V5" stroke="var(--load)" stroke-width="1.5" opacity="0.6" />
+      </pattern>
+    </defs>
+    {#each walls as wall (wall.name)}
+      {@const at = y(wall.value)}
+      {@const to = wall.lower ? bottom + 20 : top - 20}
+      <rect x="8" width={width - 16} y={Math.min(at, to)} height={Math.abs(to - at)} fill="url(#wall)" />
+      <path d="M8 {at}H{width - 8}" stroke="var(--danger)" stroke-width={large ? 1.5 : 2} />
+    {/each}
+    {#each labelled as wall, i (wall.name)}
+      <text x="12" y={labelAt[i]} font-size="12" fill="var(--danger)"
+        >{wall.name} <tspan class="number">{fixed(wall.value, unit === 'V' ? 1 : 0)}</tspan></text
       >
     {/each}
-    <text x={width - 60} y="12" font-size="12" fill="var(--ink-soft)"
-      >{ruler === 'cell' ? 'V a cell' : 'as 12 V'}</text
-    >
-  {/if}
-  {@render side(falling, fallingAt, -1)}
-  {@render side(rising, risingAt, 1)}
-  {#if levels.pegs.length === 0}
-    <text x={axis + 12} y={height / 2} font-size="15" fill="var(--ink-soft)">no level in {unit} here</text>
-  {/if}
-</svg>
+    {#if shadowed && gauge && unit === 'V'}
+      <rect
+        x={axis - 12}
+        width="24"
+        y={y(shadowed.stands + gauge.sagVolts)}
+        height={Math.max(0, y(shadowed.stands) - y(shadowed.stands + gauge.sagVolts))}
+        fill="url(#shadow)"
+      />
+    {/if}
+    {#each levels.pairs as pair (pair.key)}
+      <rect
+        x={axis - 4}
+        width="8"
+        y={y(Math.max(pair.low, pair.high))}
+        height={Math.abs(y(pair.low) - y(pair.high))}
+        fill={pair.high > pair.low ? 'var(--battery)' : 'var(--danger)'}
+        opacity={emphasised === undefined || pair.key.startsWith(emphasised) ? 0.55 : 0.25}
+      />
+    {/each}
+    <path d="M{axis} {top}V{bottom}" stroke="var(--ink)" stroke-width="2" />
+    {#each ticks(low, high) as tick (tick)}
+      <path d="M{axis - 4} {y(tick)}h8" stroke="var(--ink)" />
+      {#if large && unit === 'V'}
+        <path d="M{width - 60} {y(tick)}h8" stroke="var(--ink-soft)" />
+      {/if}
+    {/each}
+    {#if large && unit === 'V' && gauge}
+      <path d="M{width - 60} {top}V{bottom}" stroke="var(--ink-soft)" />
+      {#each ticks(low * toRuler, high * toRuler) as tick (tick)}
+        <text class="number" x={width - 48} y={y(tick / toRuler) + 4} font-size="12" fill="var(--ink-soft)"
+          >{tick}</text
+        >
+      {/each}
+      <text x={width - 60} y="12" font-size="12" fill="var(--ink-soft)"
+        >{ruler === 'cell' ? 'V a cell' : 'as 12 V'}</text
+      >
+    {/if}
+    {@render side(falling, fallingAt, -1)}
+    {@render side(rising, risingAt, 1)}
+    {#if levels.pegs.length === 0}
+      <text x={axis + 12} y={height / 2} font-size="15" fill="var(--ink-soft)">no level in {unit} here</text>
+    {/if}
+  </svg>
+</div>
 <ul class="mt-1 flex flex-wrap justify-center gap-x-4 text-sm text-soft">
   <li>▼ acts when falling</li>
   <li>▲ when rising</li>

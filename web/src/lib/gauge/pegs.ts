@@ -63,16 +63,30 @@ export function ticks(low: number, high: number): number[] {
   return Array.from({ length: last - first + 1 }, (_, i) => Math.round((first + i) * step * 1e6) / 1e6);
 }
 
-/** Spreads label positions so that none overlaps, staying as near as may be to where each belongs. */
+/**
+ * Spreads label positions so that none overlaps, staying as near as may be to where each belongs: neighbours that would overlap share
+ * their middle (pool adjacent violators), then all are kept within the bounds.
+ */
 export function spread(wanted: number[], least: number, from: number, to: number): number[] {
   const order = wanted.map((y, i) => ({ y, i })).sort((a, b) => a.y - b.y);
-  const placed = order.map((one) => one.y);
-  for (let i = 1; i < placed.length; i++) placed[i] = Math.max(placed[i] ?? 0, (placed[i - 1] ?? 0) + least);
-  let bound = to;
-  for (let i = placed.length - 1; i >= 0; i--) {
-    placed[i] = Math.max(from, Math.min(placed[i] ?? 0, bound));
-    bound = (placed[i] ?? 0) - least;
-  }
+  const pools: { sum: number; count: number }[] = [];
+  order.forEach((one, k) => {
+    let pool = { sum: one.y - k * least, count: 1 };
+    for (
+      let last = pools.at(-1);
+      last && last.sum / last.count > pool.sum / pool.count;
+      last = pools.at(-1)
+    ) {
+      pool = { sum: pool.sum + last.sum, count: pool.count + last.count };
+      pools.pop();
+    }
+    pools.push(pool);
+  });
+  const placed = pools
+    .flatMap((pool) => new Array<number>(pool.count).fill(pool.sum / pool.count))
+    .map((y, k) => y + k * least);
+  placed.forEach((y, k) => (placed[k] = Math.max(y, from + k * least)));
+  placed.forEach((y, k) => (placed[k] = Math.min(y, to - (placed.length - 1 - k) * least)));
   const result: number[] = new Array(wanted.length).fill(0);
   order.forEach((one, k) => (result[one.i] = placed[k] ?? 0));
   return result;

@@ -97,3 +97,8 @@ export function believable(value: number): string {
 export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+/** This instant as documents write it. */
+export function instant(): string {
+  return new Date().toISOString();
+}

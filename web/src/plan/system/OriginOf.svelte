@@ -38,7 +38,7 @@
     value={origin?.kind ?? ''}
     onchange={(event) => set(event.currentTarget.value)}
   >
-    <option value="">origin not told</option>
+    <option value="">origin?</option>
     {#each kinds as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
   </select>
 {/if}
@@ -46,7 +46,10 @@
 <style>
   .origin {
     min-height: 1.75rem;
+    field-sizing: content;
+    max-width: 8.5rem;
     padding: 0 1.5rem 0 0.25rem;
+    background-position: right 0.1rem center;
     border: none;
     background-color: transparent;
     font-size: 0.875rem;

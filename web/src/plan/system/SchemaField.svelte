@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { Input, Select } from 'flowbite-svelte';
+  import { Input } from 'flowbite-svelte';
   import type { Plan } from '../../lib/api/api';
   import NumberChip from '../../lib/sentence/NumberChip.svelte';
   import { FIELD } from '../../lib/shell/fieldLook';
@@ -31,6 +31,7 @@
   const label = $derived(wordsOf(field));
   const unit = $derived(unitOf(field, schema.description));
   const named = $derived(references(field, plan));
+  const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
   const error = $derived(editor.refused.find((one) => one.pointer === `/${place.join('/')}`)?.detail);
   const least = $derived(schema.minimum ?? schema.exclusiveMinimum ?? -1e9);
@@ -77,25 +78,24 @@
         {/if}
       </p>
     {:else}
-      <div class="clear-both grid grid-cols-[minmax(8rem,11rem)_1fr] items-start gap-x-3 gap-y-1">
+      <div class="clear-both grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
         {#if outer.oneOf}
           <label class="contents"
             ><span class="pt-2 text-soft">kind</span>
-            <Select
-              class={FIELD}
+            <select
+              class="{FIELD} w-full"
               disabled={readonly}
               value={(value as { kind: string }).kind}
-              onchange={(event: Event) => {
-                const kind = (event.currentTarget as HTMLSelectElement).value;
+              onchange={(event) => {
+                const kind = event.currentTarget.value;
                 const wanted = outer.oneOf?.find((one) => kindOf(one) === kind);
                 if (wanted) set(beginning(wanted, plan));
               }}
-              placeholder=""
-              items={outer.oneOf.map((one) => ({
-                value: kindOf(one) ?? '',
-                name: wordsOf(kindOf(one) ?? ''),
-              }))}
-            /></label
+            >
+              {#each outer.oneOf as one (kindOf(one))}<option value={kindOf(one)}
+                  >{wordsOf(kindOf(one) ?? '')}</option
+                >{/each}
+            </select></label
           >
         {/if}
         {#each Object.entries(schema.properties) as [key, part] (key)}
@@ -122,7 +122,7 @@
     <legend class="float-left font-bold first-letter:uppercase">{label}</legend>
     <div class="clear-both">
       {#each (value ?? []) as unknown[] as entry, i (i)}
-        <div class="grid grid-cols-[minmax(8rem,11rem)_1fr] gap-x-3">
+        <div class="grid grid-cols-[8rem_1fr] gap-x-3">
           <Self
             {editor}
             {plan}
@@ -189,26 +189,23 @@
         </span>
       {/if}
     {:else if schema.enum || (named && schema.type === 'string')}
-      <Select
-        class={FIELD}
+      <select
+        class="{FIELD} w-full"
         disabled={readonly}
         aria-label="{label} of {of}"
         value={value ?? ''}
-        placeholder=""
-        onchange={(event: Event) => {
-          const text = (event.currentTarget as HTMLSelectElement).value;
+        onchange={(event) => {
+          const text = event.currentTarget.value;
           const number = typeof schema.enum?.[0] === 'number';
           set(text === '' ? undefined : number ? Number(text) : text);
         }}
-        items={[
-          ...(required ? [] : [{ value: '', name: 'not told' }]),
-          ...(schema.enum ?? []).map((one) => ({
-            value: one,
-            name: wordsOf(String(one).toLowerCase().replaceAll('_', ' ')),
-          })),
-          ...(schema.enum ? [] : (named ?? []).map((one) => ({ value: one.id, name: one.name }))),
-        ]}
-      />
+      >
+        {#if !required}<option value="">not told</option>{/if}
+        {#each schema.enum ?? [] as one (one)}
+          <option value={one}>{String(one).toLowerCase().replaceAll('_', ' ')}</option>
+        {/each}
+        {#each choices as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </select>
     {:else if schema.type === 'boolean'}
       <label class="flex min-h-9 items-center gap-2"
         ><input

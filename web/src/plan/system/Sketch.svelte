@@ -29,7 +29,7 @@
   }
 
   const cut = (text: string, width: number) => {
-    const most = Math.floor((width - 18) / 6.9);
+    const most = Math.floor((width - 18) / 7.2);
     return text.length > most ? `${text.slice(0, most - 1)}…` : text;
   };
   const line = (points: [number, number][]) =>
@@ -38,7 +38,7 @@
 
 <svg
   viewBox="0 0 {sketch.width} {sketch.height}"
-  class="w-full min-w-[44rem]"
+  class="w-full min-w-[40rem]"
   role="group"
   aria-label="Wiring sketch"
 >
@@ -62,7 +62,7 @@
       >
     {/if}
   {/each}
-  {#each sketch.contacts as one (one.output + one.x)}
+  {#each sketch.contacts as one (`${one.output} ${one.x} ${one.y}`)}
     <g
       role="button"
       tabindex="0"
@@ -114,10 +114,10 @@
         stroke-width={chosen === box.path ? 2.5 : 1.2}
       />
       <rect x={box.x} y={box.y} width="5" height={box.height} fill={tones[box.tone]} />
-      <text x={box.x + 12} y={box.y + 17} font-size="14" font-weight="700" fill="var(--ink)"
+      <text x={box.x + 12} y={box.y + 17} font-size="15" font-weight="700" fill="var(--ink)"
         >{cut((bad ? '⚠ ' : '') + box.name, box.width)}</text
       >
-      <text class="number" x={box.x + 12} y={box.y + 33} font-size="12" fill="var(--ink-soft)"
+      <text class="number" x={box.x + 12} y={box.y + 33} font-size="12.5" fill="var(--ink-soft)"
         >{cut(box.detail, box.width)}</text
       >
     </g>

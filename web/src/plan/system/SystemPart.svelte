@@ -77,11 +77,11 @@
   }
 </script>
 
-<div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_26rem]">
+<div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_25rem]">
   <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="system">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h2 id="system">What is here</h2>
-      <p class="grow text-soft">Choose a part to see and change it; a contact leads to its output.</p>
+      <p class="grow text-soft">Choose a part to change it.</p>
       <Action onclick={() => (chosen = { path: 'site/mainCable', schema: 'Cable' })}>Main cable</Action>
       {#if !readonly}
         <Action onclick={() => (adding = !adding)} aria-expanded={adding}>Add a part…</Action>
@@ -108,8 +108,8 @@
       />
     </div>
     <p class="mt-1 text-sm text-soft">
-      ◇ where voltage is read · blade: contact of an output, open where a rule decides · volts on a wire: what
-      its cable drops at the worst
+      ◇ where voltage is read · blade: contact of an output, leading to it; open where a rule decides · volts
+      on a wire: what its cable drops at the worst
     </p>
   </section>
   <aside
@@ -123,7 +123,7 @@
       </div>
       {#each here as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
       {#key chosen.path}
-        <div class="mt-3 grid grid-cols-[minmax(7rem,10rem)_1fr] items-start gap-x-3 gap-y-1">
+        <div class="mt-3 grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
           {#each Object.entries(schema.properties ?? {}) as [key, field] (key)}
             {#if key !== 'id' && key !== 'kind' && key !== 'batteries'}
               <SchemaField
@@ -143,7 +143,7 @@
         </div>
         {#if charging >= 0}
           <h3 class="mt-5">Charging</h3>
-          <div class="mt-1 grid grid-cols-[minmax(7rem,10rem)_1fr] items-start gap-x-3 gap-y-1">
+          <div class="mt-1 grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
             {#each Object.entries(schemaOf('ChargeProgram').properties ?? {}) as [key, field] (key)}
               {#if key !== 'controller'}
                 <SchemaField

@@ -54,14 +54,14 @@ export interface Sketch {
   height: number;
 }
 
-const COLUMN = 128;
-const BOX = 112;
+const COLUMN = 138;
+const BOX = 128;
 const HIGH = 40;
 const ROW = 50;
 const BUS = 216;
 const CONTACT = 44;
-const LOAD_AT = 170;
-const LOAD_WIDE = 236;
+const LOAD_AT = 150;
+const LOAD_WIDE = 240;
 
 /** The one-line sketch of a site: sources above, the bus, the battery below it, what is fed beside it, each behind its contact. */
 export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
@@ -148,7 +148,7 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
       x += COLUMN;
     }
   }
-  const trunk = Math.max(392, x + 24);
+  const trunk = Math.max(352, x + 24);
 
   // Below it: the battery behind its cable, several side by side.
   const together = site.battery.batteries ?? [];
@@ -242,7 +242,7 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
       tone,
       drop,
     });
-    contact(switching(one.id), trunk + LOAD_AT - 52, middle);
+    contact(switching(one.id), trunk + LOAD_AT - 34, middle);
     y += ROW;
   }
   let lowest = BUS;
@@ -257,15 +257,15 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
     wires.push({
       points: [
         [trunk, middle],
-        [trunk + CONTACT + 24, middle],
+        [trunk + CONTACT + 8, middle],
       ],
       tone: 'dc',
     });
-    contact(switching(id), trunk + CONTACT / 2 + 6, middle);
-    box({ path, schema, name, detail, tone: ac ? 'ac' : 'plain', x: trunk + CONTACT + 24, y, width: 172 });
-    at.set(id, { x: trunk + CONTACT + 24 + 172, y });
+    contact(switching(id), trunk + CONTACT / 2 + 4, middle);
+    box({ path, schema, name, detail, tone: ac ? 'ac' : 'plain', x: trunk + CONTACT + 8, y, width: 172 });
+    at.set(id, { x: trunk + CONTACT + 8 + 172, y });
     y += ROW;
-    const own = trunk + CONTACT + 40;
+    const own = trunk + CONTACT + 24;
     const first = y - ROW + HIGH;
     const rows: (() => void)[] = [];
     if (ac) {
@@ -328,7 +328,7 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
       tone: 'ac',
       dashed: true,
     });
-    contact(output, trunk + LOAD_AT - 52, middle);
+    contact(output, trunk + LOAD_AT - 34, middle);
     y += ROW;
   }
   for (const one of site.converters ?? []) {

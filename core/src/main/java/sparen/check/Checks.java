@@ -82,7 +82,9 @@ public final class Checks {
             new HeaterTooWeak(),
             new NotSent(),
             new WindowIgnoresVoltage(),
-            new CriticalLoadUnprotected());
+            new CriticalLoadUnprotected(),
+            new BeyondTheDevice(),
+            new HiddenByDevice());
 
     private static final List<RunCheck> DYNAMIC = List.of(
             new Chattered(),

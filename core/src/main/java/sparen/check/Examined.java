@@ -19,6 +19,7 @@ import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
+import sparen.setting.DeviceSettings;
 import sparen.site.BatteryBank;
 import sparen.site.ChargeController;
 import sparen.site.Inverter;
@@ -34,6 +35,7 @@ public final class Examined {
     private static final double COLD_NIGHT_KELVIN = 12;
 
     private final Plan plan;
+    private final Plan wanted;
     private final Map<String, Profile> profiles;
     private final List<Placed> levels = new ArrayList<>();
     private final BatteryModel battery;
@@ -57,10 +59,11 @@ public final class Examined {
     }
 
     public Examined(Plan plan, Map<String, Profile> profiles) {
-        this.plan = plan;
+        wanted = plan;
+        this.plan = DeviceSettings.asSet(plan);
         this.profiles = profiles;
         battery = BatteryModel.of(plan.site().battery());
-        for (Output output : plan.program().outputs()) {
+        for (Output output : this.plan.program().outputs()) {
             output.automatic().ifPresent(rule -> place(output, "automatic", rule));
             output.protection().ifPresent(rule -> place(output, "protection", rule));
         }
@@ -74,8 +77,14 @@ public final class Examined {
         }
     }
 
+    /** The plan as the devices that carry it hold it. */
     public Plan plan() {
         return plan;
+    }
+
+    /** The plan as it is written, before any device has rounded it. */
+    Plan asWanted() {
+        return wanted;
     }
 
     /** The consumption profiles that its loads name. */

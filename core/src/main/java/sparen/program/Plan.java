@@ -3,6 +3,7 @@ package sparen.program;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import sparen.device.FittedDevice;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.Converter;
@@ -37,6 +38,11 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) {
         List<String> supplies =
                 new ArrayList<>(site.converters().stream().map(Converter::id).toList());
         site.inverter().ifPresent(inverter -> supplies.add(inverter.id()));
+        List<String> outputs = program.outputs().stream().map(Output::id).toList();
+        for (FittedDevice device : program.devices()) {
+            device.outputs().forEach(output -> Bounds.known("program.devices.outputs", output, outputs));
+            device.charger().ifPresent(charger -> Bounds.known("program.devices.charger", charger, controllers));
+        }
         Surroundings around = Surroundings.of(site, program.outputs());
         for (Output output : program.outputs()) {
             for (String load : output.loads()) {

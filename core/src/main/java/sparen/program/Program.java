@@ -2,6 +2,7 @@ package sparen.program;
 
 import java.util.List;
 import java.util.Optional;
+import sparen.device.FittedDevice;
 import sparen.quantity.Bounds;
 
 /**
@@ -13,6 +14,7 @@ import sparen.quantity.Bounds;
  * @param temporary settings changed for a test that have to be put back, 0 to 100
  * @param unsent ids of devices to which their settings have not been sent, or in which they have not been saved, 0 to 200
  * @param dismissed findings that are left as they are, with reasons, 0 to 500
+ * @param devices that carry the program, 0 to 50; a setting of what none carries is taken as it is written
  */
 public record Program(
         List<ChargeProgram> charging,
@@ -20,7 +22,8 @@ public record Program(
         Optional<AcProgram> ac,
         List<TemporaryValue> temporary,
         List<String> unsent,
-        List<Dismissal> dismissed) {
+        List<Dismissal> dismissed,
+        List<FittedDevice> devices) {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
         outputs = List.copyOf(Bounds.present("outputs", outputs));
@@ -32,6 +35,12 @@ public record Program(
         Bounds.unique("unsent", unsent);
         dismissed = Bounds.orNone(dismissed);
         Bounds.within("dismissed", dismissed.size(), "findings", 0, 500);
+        devices = Bounds.orNone(devices);
+        Bounds.within("devices", devices.size(), "devices", 0, 50);
+        Bounds.unique("devices", devices.stream().map(FittedDevice::id).toList());
+        Bounds.unique(
+                "devices.outputs",
+                devices.stream().flatMap(device -> device.outputs().stream()).toList());
         Bounds.within("outputs", outputs.size(), "outputs", 0, 100);
         Bounds.unique(
                 "charging", charging.stream().map(ChargeProgram::controller).toList());
@@ -48,6 +57,6 @@ public record Program(
 
     /** A program with nothing that has to be put back. */
     public Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
-        this(charging, outputs, ac, List.of(), List.of(), List.of());
+        this(charging, outputs, ac, List.of(), List.of(), List.of(), List.of());
     }
 }

@@ -2,6 +2,8 @@ package sparen.simulation;
 
 import java.util.function.BooleanSupplier;
 import sparen.program.Plan;
+import sparen.quantity.Fields;
+import sparen.setting.DeviceSettings;
 
 /** Runs scenarios. Runs share nothing, so any number may go on at once. */
 public final class Simulation {
@@ -27,9 +29,11 @@ public final class Simulation {
         return prepare(scenario).run(window, settings, cancelled);
     }
 
-    /** Works out what weather and seeds bring, once for any number of runs of the same scenario. */
+    /** Works out what weather and seeds bring, once for any number of runs of the same scenario. The plan is taken as devices hold it. */
     public static Prepared prepare(Scenario scenario) {
-        return new Prepared(scenario, new SiteInputs(scenario));
+        Plan set = DeviceSettings.asSet(scenario.plan());
+        Scenario held = set == scenario.plan() ? scenario : Fields.with(scenario, "plan", set);
+        return new Prepared(held, new SiteInputs(held));
     }
 
     /** A scenario with its inputs worked out. Any number of threads may run it. */

@@ -19,6 +19,10 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.device.DeviceProfile;
+import sparen.device.FittedDevice;
+import sparen.device.Hiding;
+import sparen.device.Knob;
 import sparen.format.Profile;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
@@ -27,6 +31,7 @@ import sparen.program.ChargeProgram;
 import sparen.program.ClockSchedule;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
+import sparen.program.Dismissal;
 import sparen.program.GeneratorStart;
 import sparen.program.HardCutOff;
 import sparen.program.LowBatterySignal;
@@ -105,6 +110,43 @@ public class ChecksTest {
                         component == null
                                 ? Contact.of(kind)
                                 : Fields.with(Contact.of(kind), component, Optional.of(value))));
+    }
+
+    private static Knob knob(double least, double most, double step) {
+        return new Knob(
+                "voltageDisconnect.lvdVolts",
+                "low",
+                "V",
+                1,
+                least,
+                most,
+                step,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Two disconnects in one device, of which one hides the other. */
+    private static Plan fitted(Knob low) {
+        List<Knob> knobs = new ArrayList<>(List.of(low));
+        for (String field : List.of("lvdDelaySeconds", "lvrVolts", "lvrDelaySeconds")) {
+            knobs.add(Fields.with(
+                    Fields.with(knob(0, 10_000, 0.1), "setting", "voltageDisconnect." + field), "unit", ""));
+        }
+        Hiding hiding = new Hiding("voltageDisconnect", "voltageDisconnect", "one at a time");
+        DeviceProfile profile = new DeviceProfile(
+                "box",
+                "box",
+                2,
+                List.of("voltageDisconnect"),
+                knobs,
+                List.of(),
+                List.of(hiding),
+                "at once",
+                "read back");
+        FittedDevice device = new FittedDevice("box", "box", profile, List.of("radio", "kitchen"), Optional.empty());
+        return Fields.withAt(PLAN, "program/devices", List.of(device));
     }
 
     private static Plan windows(Plan plan, AcWindow... windows) {
@@ -432,6 +474,8 @@ public class ChecksTest {
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
             {"HeaterTooWeak", heated(20), Severity.CAUTION},
+            {"BeyondTheDevice", fitted(knob(11, 12, 0.1)), Severity.CAUTION},
+            {"HiddenByDevice", fitted(knob(20, 30, 0.1)), Severity.DANGER},
             {
                 "NotSent",
                 Fields.with(PLAN, "program", Fields.with(PLAN.program(), "unsent", List.of("mppt"))),
@@ -561,6 +605,23 @@ public class ChecksTest {
                                     one -> one.check().equals(check) && one.at().equals(found.at())),
                     "cured by \"" + cure.says() + "\", yet " + after);
         }
+    }
+
+    /** Left with a reason it stays left for those numbers and no others. */
+    @Test
+    public void aFindingThatIsLeftIsOpenAgainWithOtherNumbers() {
+        Plan wrong = protection(PLAN, "radio", "lvrVolts", 22.0);
+        Finding found = find(wrong).get(0);
+        Dismissal left = new Dismissal(found.check(), found.at(), found.path(), found.numbers(), "known");
+        Plan quiet = Fields.withAt(wrong, "program/dismissed", List.of(left));
+        assertEquals(
+                find(quiet).stream()
+                        .filter(one -> !one.isOpen())
+                        .map(one -> one.dismissed().orElseThrow())
+                        .toList(),
+                List.of("known"));
+        Plan other = protection(quiet, "radio", "lvrVolts", 22.1);
+        assertTrue(find(other).stream().anyMatch(one -> one.check().equals(found.check()) && one.isOpen()));
     }
 
     /** No check of the list is without its row above. */

@@ -77,8 +77,13 @@ public final class Documents {
      * @throws DocumentProblem with the pointer of the first field that cannot be taken
      */
     public static PlanDocument read(String json) throws DocumentProblem {
+        return readAny(json, PlanDocument.class);
+    }
+
+    /** Reads a record of the core. */
+    static <T> T readAny(String json, Class<T> type) throws DocumentProblem {
         try {
-            return MAPPER.readValue(json, PlanDocument.class);
+            return MAPPER.readValue(json, type);
         } catch (JacksonException broken) {
             throw problem(broken);
         }

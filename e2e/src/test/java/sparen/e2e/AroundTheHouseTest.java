@@ -79,9 +79,10 @@ public class AroundTheHouseTest extends BrowserTest {
     /** The site as it was found: brought back, its findings stand at their outputs; undo takes it away again. */
     @Test
     public void bringsBackAnOlderRevisionWithItsFindings() {
-        Page page = at(PLAN, "liv");
+        Page page = at(PLAN + "/revisions", "liv");
         Locator asFound = page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("As found"));
-        asFound.getByRole(AriaRole.BUTTON).click();
+        asFound.getByText("Bring back").click();
+        page.navigate(address() + "/#" + PLAN);
         assertThat(page.locator("[data-finding=ReconnectOrder]")).containsText("10.6 V");
         assertThat(page.locator("[data-finding=DisconnectBelowBattery]"))
                 .containsText("battery's lowest voltage 10.9 V");
@@ -95,7 +96,7 @@ public class AroundTheHouseTest extends BrowserTest {
 
     @Test
     public void aRevisionCanBeTakenAwayAsADocument() throws Exception {
-        Page page = at(PLAN, "odd");
+        Page page = at(PLAN + "/revisions", "odd");
         Download download =
                 page.waitForDownload(() -> page.getByText("Document").last().click());
         assertEquals(download.suggestedFilename(), "hallgrund-0.json");

@@ -13,6 +13,10 @@ import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.SQLException;
+import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
 import org.testng.Assert;
@@ -61,9 +65,21 @@ abstract class BrowserTest {
     public void noPageComplained() {
         contexts.forEach(BrowserContext::close);
         contexts.clear();
+        forgetDrafts();
         List<String> seen = List.copyOf(complaints);
         complaints.clear();
         Assert.assertEquals(seen, List.of(), "errors on the console");
+    }
+
+    /** What one test left unsaved must not be met by the next. */
+    private void forgetDrafts() {
+        String url = "jdbc:postgresql://127.0.0.1:" + database.port() + "/sparen";
+        try (Connection connection = DriverManager.getConnection(url, "sparen", "");
+                Statement statement = connection.createStatement()) {
+            statement.execute("delete from draft");
+        } catch (SQLException failure) {
+            throw new IllegalStateException(failure);
+        }
     }
 
     String address() {

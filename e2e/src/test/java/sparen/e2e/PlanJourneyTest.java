@@ -1,6 +1,5 @@
 package sparen.e2e;
 
-import java.nio.file.Files;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
@@ -8,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
@@ -83,8 +83,10 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.locator("header")).containsText("unsaved changes");
         page.keyboard().press("Control+s");
         assertThat(page.locator("header")).containsText(": saved");
-        assertThat(page.locator("#history + ol li").first())
+        page.navigate(address() + "/#" + PLAN + "/revisions");
+        assertThat(page.getByRole(AriaRole.LISTITEM).first())
                 .containsText("LVD of Transmitter load disconnect " + before + " → 11.85 V");
+        page.navigate(address() + "/#" + PLAN);
         page.keyboard().press("Control+z");
         page.keyboard().press("Control+z");
         assertThat(lvd(page)).hasAttribute("aria-valuetext", before);
@@ -175,11 +177,14 @@ public class PlanJourneyTest extends BrowserTest {
     public void curesAFindingAndTakesItBack() {
         Page page = window(1280, 800);
         signIn(page, "liv");
-        page.navigate(address() + "/#/site/kvarno/plan");
+        page.navigate(address() + "/#/site/kvarno/plan/revisions");
         button(page, "Bring back").last().click();
+        page.navigate(address() + "/#/site/kvarno/plan/findings");
         Locator finding = page.locator("[data-finding=MonitorCapacity]");
         assertThat(finding).containsText("set to 1000 Ah");
-        finding.getByRole(AriaRole.BUTTON).first().click();
+        finding.getByRole(AriaRole.BUTTON)
+                .filter(new Locator.FilterOptions().setHasText("Ah"))
+                .click();
         Locator preview = finding.getByRole(AriaRole.GROUP);
         assertThat(preview).containsText("1000 → 837");
         preview.getByText("Apply").click();
@@ -230,7 +235,7 @@ public class PlanJourneyTest extends BrowserTest {
 
     @Test
     public void previewsAProfileBeforeItIsTaken() throws Exception {
-        Page page = at(PLAN, "liv");
+        Page page = at(PLAN + "/system", "liv");
         Path bad = Path.of("target/bad.csv");
         Files.writeString(bad, "time;power\n2026-01-01T00:00;5\n2026-01-01T00:05;much\n");
         page.getByLabel("Choose a file").setInputFiles(bad);
@@ -238,9 +243,10 @@ public class PlanJourneyTest extends BrowserTest {
         page.getByLabel("Choose a file").setInputFiles(Path.of("../demo/transmitter-week.csv"));
         assertThat(page.getByText("2016 lines")).isVisible();
         button(page, "Take it").click();
-        assertThat(page.getByText("imported profile")).isVisible();
+        Locator transmitter = button(page, "Transmitter, imported profile");
+        assertThat(transmitter).isVisible();
         button(page, "Undo").click();
-        assertThat(page.getByText("imported profile")).hasCount(0);
+        assertThat(transmitter).hasCount(0);
     }
 
     /** From a fortnight to seconds around a switching, its reason read, and back. */
@@ -268,9 +274,13 @@ public class PlanJourneyTest extends BrowserTest {
     public Object[][] places() {
         return new Object[][] {
             {"/", "no open findings"},
-            {PLAN, "maker’s limits"},
+            {PLAN, "Transmitter load disconnect"},
+            {PLAN + "/system", "What is here"},
+            {PLAN + "/levels", "The same in numbers"},
+            {PLAN + "/findings", "Nothing is found wrong"},
+            {PLAN + "/revisions", "As found"},
             {SEASON, "Where the energy went"},
-            {"/site/skarvholm/plan", "One of the batteries side by side"},
+            {"/site/skarvholm/plan/system", "What is here"},
             {"/site/skarvholm/season", "generator"},
             {"/site/kvarno/season", "feeder"}
         };

@@ -16,6 +16,8 @@ import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.check.Checks;
 import sparen.check.Finding;
+import sparen.device.DeviceProfile;
+import sparen.document.DeviceProfiles;
 import sparen.document.PlanDocument;
 import sparen.format.Profile;
 import sparen.gauge.Gauge;
@@ -28,6 +30,8 @@ import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.setting.DeviceSettings;
+import sparen.setting.Setting;
 import sparen.working.Working;
 import sparen.working.Workings;
 
@@ -64,8 +68,13 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, and all its levels. */
-    record Reading(List<OutputReading> outputs, List<Finding> findings, List<Working> workings, Gauge gauge) {}
+    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, and its settings by device. */
+    record Reading(
+            List<OutputReading> outputs,
+            List<Finding> findings,
+            List<Working> workings,
+            Gauge gauge,
+            List<Setting> settings) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -128,6 +137,12 @@ class PlanController {
         return plans.rename(siteId, number, name.name());
     }
 
+    /** The generic kinds of devices that can be fitted. */
+    @GetMapping("/api/device-profiles")
+    List<DeviceProfile> deviceProfiles() {
+        return DeviceProfiles.shipped();
+    }
+
     @PostMapping("/api/reading/{siteId}")
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
@@ -135,7 +150,12 @@ class PlanController {
                 .map(output -> read(plan, output))
                 .toList();
         Map<String, Profile> named = profiles.namedIn(siteId, plan);
-        return new Reading(outputs, Checks.of(plan, named), Workings.of(plan, named), Gauge.of(plan, named));
+        return new Reading(
+                outputs,
+                Checks.of(plan, named),
+                Workings.of(plan, named),
+                Gauge.of(plan, named),
+                DeviceSettings.of(plan));
     }
 
     private static OutputReading read(Plan plan, Output output) {

@@ -1,0 +1,215 @@
+package sparen.setting;
+
+import java.lang.reflect.RecordComponent;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import sparen.device.Code;
+import sparen.device.FittedDevice;
+import sparen.device.Knob;
+import sparen.program.ChargeProgram;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.RuleKind;
+import sparen.program.Rules;
+import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
+
+/** The settings of the devices that a plan is fitted with. */
+public final class DeviceSettings {
+    private static final String CHARGING = "charging";
+
+    private final Plan plan;
+    private final List<Setting> found = new ArrayList<>();
+
+    private DeviceSettings(Plan plan) {
+        this.plan = plan;
+    }
+
+    /** All settings, device by device. */
+    public static List<Setting> of(Plan plan) {
+        DeviceSettings settings = new DeviceSettings(plan);
+        plan.program().devices().forEach(settings::add);
+        return List.copyOf(settings.found);
+    }
+
+    /** The plan as the devices hold it: each number they round is what they make of it. */
+    public static Plan asSet(Plan plan) {
+        Plan set = plan;
+        for (Setting one : of(plan)) {
+            if (one.effective() != one.wanted()) {
+                set = Fields.withAt(set, one.path(), one.effective());
+            }
+        }
+        return set;
+    }
+
+    private void add(FittedDevice device) {
+        // The charger first: other numbers may be counted from its setpoints.
+        for (ChargeProgram charging : plan.program().charging()) {
+            if (device.charger().equals(Optional.of(charging.controller()))) {
+                numbers(device, charging.controller(), CHARGING, "program/charging/" + charging.controller(), charging);
+            }
+        }
+        for (Output output : plan.program().outputs()) {
+            if (device.outputs().contains(output.id())) {
+                output.automatic().ifPresent(rule -> rule(device, output, "automatic", rule));
+                output.protection().ifPresent(rule -> rule(device, output, "protection", rule));
+            }
+        }
+    }
+
+    private void rule(FittedDevice device, Output output, String slot, Rule rule) {
+        RuleKind kind = kind(rule);
+        String path = "program/outputs/" + output.id() + "/" + slot;
+        if (!device.profile().rules().contains(kind.name())) {
+            found.add(new Setting(
+                    device.id(),
+                    output.id(),
+                    path,
+                    kind.title(),
+                    "",
+                    "",
+                    0,
+                    0,
+                    Optional.empty(),
+                    false,
+                    Optional.of("its outputs cannot do: " + kind.title())));
+        } else if (device.profile().codes().isEmpty()) {
+            numbers(device, output.id(), kind.name(), path, (Record) rule);
+        } else {
+            coded(device, output.id(), kind.name(), path, (Record) rule);
+        }
+    }
+
+    /** The registration of a rule's kind. */
+    public static RuleKind kind(Rule rule) {
+        return Rules.ALL.stream()
+                .filter(one -> one.type() == rule.getClass())
+                .findFirst()
+                .orElseThrow();
+    }
+
+    private void numbers(FittedDevice device, String at, String kind, String path, Record holder) {
+        for (RecordComponent component : holder.getClass().getRecordComponents()) {
+            Object value = Fields.at(holder, component.getName());
+            if (value instanceof Double wanted) {
+                String setting = kind + "." + component.getName();
+                found.add(device.profile()
+                        .knob(setting)
+                        .map(knob -> by(device, at, path + "/" + component.getName(), knob, wanted))
+                        .orElseGet(() -> missing(device, at, path, component.getName(), wanted)));
+            }
+        }
+    }
+
+    private Setting missing(FittedDevice device, String at, String path, String field, double wanted) {
+        return new Setting(
+                device.id(),
+                at,
+                path + "/" + field,
+                field,
+                "",
+                "",
+                wanted,
+                wanted,
+                Optional.empty(),
+                false,
+                Optional.of("it has no setting for this; what it does instead is not known"));
+    }
+
+    private Setting by(FittedDevice device, String at, String path, Knob knob, double wanted) {
+        double base = knob.relativeTo().map(setting -> base(device, setting)).orElse(0.0);
+        double scale = knob.forNominalVolts()
+                .map(nominal -> nominal / plan.site().nominalVolts())
+                .orElse(1.0);
+        double asked = (wanted - base) * scale / knob.ofOurs();
+        double number = knob.nearest(asked);
+        boolean reaches = knob.reaches(asked);
+        // What lies on a step but for rounding in its own unit stays exactly as wanted.
+        boolean same = Math.abs(number - asked) < 1e-6;
+        double effective = same ? wanted : tidy(number * knob.ofOurs() / scale + base);
+        String range = knob.least() == knob.most()
+                ? "it is fixed at " + told(knob.least(), knob.unit())
+                : "it goes from " + told(knob.least(), knob.unit()) + " to " + told(knob.most(), knob.unit());
+        return new Setting(
+                device.id(),
+                at,
+                path,
+                knob.label(),
+                Bounds.number(number),
+                knob.unit(),
+                wanted,
+                effective,
+                knob.needs(),
+                knob.assumed().orElse(false),
+                reaches ? Optional.empty() : Optional.of(range + "; asked for " + told(asked, knob.unit())));
+    }
+
+    /** What the device holds of another setting of its charger. */
+    private double base(FittedDevice device, String setting) {
+        String field = setting.substring(setting.indexOf('.') + 1);
+        String path = "program/charging/" + device.charger().orElse("") + "/" + field;
+        return found.stream()
+                .filter(one -> one.device().equals(device.id()) && one.path().equals(path))
+                .mapToDouble(Setting::effective)
+                .findFirst()
+                .orElse(0);
+    }
+
+    /** The position of a coded switch that is nearest by its voltages, then by all else. */
+    private void coded(FittedDevice device, String at, String kind, String path, Record holder) {
+        Code nearest = device.profile().codes().stream()
+                .min(Comparator.comparingDouble(code -> apart(code, kind, holder)))
+                .orElseThrow();
+        for (RecordComponent component : holder.getClass().getRecordComponents()) {
+            if (Fields.at(holder, component.getName()) instanceof Double wanted) {
+                Double effective = nearest.values().get(kind + "." + component.getName());
+                if (effective == null) {
+                    found.add(missing(device, at, path, component.getName(), wanted));
+                    continue;
+                }
+                boolean same = effective.equals(wanted);
+                found.add(new Setting(
+                        device.id(),
+                        at,
+                        path + "/" + component.getName(),
+                        "position",
+                        nearest.code(),
+                        "",
+                        wanted,
+                        effective,
+                        Optional.empty(),
+                        false,
+                        same
+                                ? Optional.empty()
+                                : Optional.of("no position sets " + Bounds.number(wanted) + "; the nearest sets "
+                                        + Bounds.number(effective))));
+            }
+        }
+    }
+
+    private static double apart(Code code, String kind, Record holder) {
+        double sum = 0;
+        for (Map.Entry<String, Double> value : code.values().entrySet()) {
+            String field = value.getKey().substring(value.getKey().indexOf('.') + 1);
+            if (value.getKey().startsWith(kind + ".") && Fields.at(holder, field) instanceof Double wanted) {
+                double weight = field.toLowerCase(Locale.ROOT).endsWith("volts") ? 1 : 1e-6;
+                sum += weight * Math.abs(wanted - value.getValue());
+            }
+        }
+        return sum;
+    }
+
+    private static double tidy(double value) {
+        return Math.rint(value * 1e6) / 1e6;
+    }
+
+    private static String told(double number, String unit) {
+        return (Bounds.number(Math.rint(number * 1000) / 1000) + " " + unit).strip();
+    }
+}

@@ -1,0 +1,31 @@
+package sparen.setting;
+
+import java.util.Optional;
+
+/**
+ * One number of a program as it is set in a device.
+ *
+ * @param device id of the device
+ * @param at id of the output or charger it belongs to
+ * @param path of the number in the plan, as in origins
+ * @param label what the device calls it, or the field where it has no such setting
+ * @param enter what is entered, in the device's own unit; for a coded switch its position
+ * @param unit the device's; may be empty
+ * @param wanted the plan's number, in the document's unit
+ * @param effective what the device makes of it, in the document's unit
+ * @param needs what must be set or enabled first; absent for nothing
+ * @param assumed whether the device's bounds are assumed until measured
+ * @param problem why the device cannot hold the number; absent where it can
+ */
+public record Setting(
+        String device,
+        String at,
+        String path,
+        String label,
+        String enter,
+        String unit,
+        double wanted,
+        double effective,
+        Optional<String> needs,
+        boolean assumed,
+        Optional<String> problem) {}

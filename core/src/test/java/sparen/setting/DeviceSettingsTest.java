@@ -1,0 +1,199 @@
+package sparen.setting;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.time.Instant;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import sparen.check.Checks;
+import sparen.check.Finding;
+import sparen.device.Code;
+import sparen.device.DeviceProfile;
+import sparen.device.FittedDevice;
+import sparen.device.Knob;
+import sparen.program.FullSite;
+import sparen.program.Plan;
+import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.Event;
+import sparen.simulation.Scenario;
+import sparen.simulation.Simulation;
+import sparen.simulation.Window;
+import sparen.sun.DayType;
+import sparen.sun.WeatherGenerator;
+
+/** How devices count and round is common practice, no source; the arithmetic beside each row is done by hand. */
+public class DeviceSettingsTest {
+    private static final String LVD = "program/outputs/radio/protection/lvdVolts";
+
+    private static Knob knob(String setting, double ofOurs, double least, double most, double step) {
+        return new Knob(
+                setting,
+                setting,
+                "",
+                ofOurs,
+                least,
+                most,
+                step,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** A device with these knobs for the radio's disconnect and the controller; other settings it takes as they are. */
+    private static Plan with(Plan plan, List<Code> codes, Knob... knobs) {
+        List<Knob> all = new ArrayList<>(List.of(knobs));
+        for (String setting : List.of(
+                "voltageDisconnect.lvdVolts",
+                "voltageDisconnect.lvrVolts",
+                "voltageDisconnect.lvdDelaySeconds",
+                "voltageDisconnect.lvrDelaySeconds",
+                "charging.absorptionVolts",
+                "charging.absorptionSeconds",
+                "charging.floatVolts",
+                "charging.rechargeVolts",
+                "charging.rechargeDelaySeconds")) {
+            if (all.stream().noneMatch(one -> one.setting().equals(setting))) {
+                all.add(knob(setting, 1, 0, 100_000, 0.01));
+            }
+        }
+        DeviceProfile profile = new DeviceProfile(
+                "box", "Box", 1, List.of("voltageDisconnect"), all, codes, List.of(), "at once", "read back");
+        FittedDevice device = new FittedDevice("box", "The box", profile, List.of("radio"), Optional.of("mppt"));
+        return Fields.withAt(plan, "program/devices", List.of(device));
+    }
+
+    private static Setting setting(Plan plan, String path) {
+        return DeviceSettings.of(plan).stream()
+                .filter(one -> one.path().equals(path))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** The radio's LVD is 22.8 V for 30 s on a 24 V bank; absorption 28.8 V. */
+    @DataProvider
+    private Object[][] knobs() {
+        Knob lvd = knob("voltageDisconnect.lvdVolts", 1, 10, 60, 0.1);
+        Knob delay = knob("voltageDisconnect.lvdDelaySeconds", 60, 0, 30, 1);
+        return new Object[][] {
+            {"on a step", lvd, LVD, "22.8", 22.8, false},
+            {"half volts", Fields.with(lvd, "step", 0.5), LVD, "23", 23.0, false},
+            {"in tenths of a volt", Fields.with(Fields.with(lvd, "ofOurs", 0.1), "most", 600.0), LVD, "228", 22.8, true
+            },
+            {"for 12 V", Fields.with(lvd, "forNominalVolts", Optional.of(12.0)), LVD, "11.4", 22.8, false},
+            {"below absorption", relative(lvd), LVD, "-6", 22.8, false},
+            {"out of range", Fields.with(lvd, "most", 20.0), LVD, "20", 20.0, true},
+            {"whole minutes of 30 s", delay, LVD.replace("lvdVolts", "lvdDelaySeconds"), "0", 0.0, false},
+        };
+    }
+
+    private static Knob relative(Knob lvd) {
+        return Fields.with(
+                Fields.with(Fields.with(lvd, "relativeTo", Optional.of("charging.absorptionVolts")), "least", -10.0),
+                "most",
+                0.0);
+    }
+
+    @Test(dataProvider = "knobs")
+    public void entersWhatTheDeviceWants(
+            String what, Knob knob, String path, String enter, double effective, boolean beyond) {
+        Plan plan = with(FullSite.PLAN, List.of(), knob);
+        Setting one = setting(plan, path);
+        assertEquals(one.enter(), enter, what);
+        assertEquals(one.effective(), effective, 1e-9, what);
+        assertEquals(
+                one.problem().isPresent(),
+                beyond && !what.startsWith("in tenths"),
+                one.problem().toString());
+        assertEquals(
+                (Double) Fields.at(DeviceSettings.asSet(plan), path), effective, 1e-9, "what is simulated and checked");
+    }
+
+    /** Counted from a setpoint that the device itself has rounded: 28.84 V becomes 28.8 V, and 6 V below it 22.8 V. */
+    @Test
+    public void countsFromWhatItHolds() {
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/charging/mppt/absorptionVolts", 28.84);
+        Plan fitted = with(
+                plan,
+                List.of(),
+                knob("charging.absorptionVolts", 1, 20, 32, 0.1),
+                relative(knob("voltageDisconnect.lvdVolts", 1, 0, 1, 0.1)));
+        assertEquals(setting(fitted, LVD).enter(), "-6");
+        assertEquals(setting(fitted, LVD).effective(), 22.8, 1e-9);
+    }
+
+    /** Of coded positions the one with the nearest voltages is taken, whatever its delays. */
+    @Test
+    public void takesTheNearestCode() {
+        Plan plan = with(FullSite.PLAN, List.of(code("A", 22, 25, 30), code("B", 23, 25.2, 5), code("C", 24, 26, 30)));
+        assertEquals(setting(plan, LVD).enter(), "B");
+        assertEquals(setting(plan, LVD).effective(), 23.0);
+        assertEquals(setting(plan, LVD.replace("lvdVolts", "lvdDelaySeconds")).effective(), 5.0);
+        assertTrue(setting(plan, LVD).problem().orElseThrow().contains("no position sets 22.8"));
+    }
+
+    private static Code code(String name, double lvd, double lvr, double delay) {
+        return new Code(
+                name,
+                Map.of(
+                        "voltageDisconnect.lvdVolts", lvd,
+                        "voltageDisconnect.lvrVolts", lvr,
+                        "voltageDisconnect.lvdDelaySeconds", delay,
+                        "voltageDisconnect.lvrDelaySeconds", 300.0));
+    }
+
+    @Test
+    public void tellsWhatADeviceCannotDo() {
+        FittedDevice device = new FittedDevice(
+                "lamp",
+                "Lamp",
+                new DeviceProfile(
+                        "lamp", "Lamp", 1, List.of(), List.of(), List.of(), List.of(), "at once", "it lights"),
+                List.of("kitchen"),
+                Optional.empty());
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/devices", List.of(device));
+        Finding found = Checks.of(plan, Map.of()).stream()
+                .filter(one -> one.check().equals("BeyondTheDevice"))
+                .findFirst()
+                .orElseThrow();
+        assertTrue(found.text().contains("its outputs cannot do: load disconnect by voltage"), found.text());
+        assertTrue(DeviceSettings.asSet(FullSite.PLAN) == FullSite.PLAN, "without devices nothing is touched");
+    }
+
+    /** A level rounded past reconnection is found by the checks, though the plan as written is clean. */
+    @Test
+    public void checksAndRunsSeeTheRoundedNumbers() {
+        Plan rounded = with(FullSite.PLAN, List.of(), knob("voltageDisconnect.lvdVolts", 1, 20, 60, 10));
+        assertEquals(setting(rounded, LVD).effective(), 20.0);
+        assertTrue(
+                Checks.of(rounded, Map.of()).stream()
+                        .anyMatch(one -> one.check().equals("DisconnectBelowBattery")),
+                "20 V is below the battery's 21 V");
+        Plan high = with(FullSite.PLAN, List.of(), knob("voltageDisconnect.lvdVolts", 1, 29, 60, 0.1));
+        Instant start = Instant.parse("2026-12-01T00:00:00Z");
+        Scenario scenario = new Scenario(
+                high,
+                start,
+                3600,
+                WeatherGenerator.generate(high.site().location(), start, 60, DayType.DULL, 0, 1),
+                Map.of());
+        List<Event> opened = Simulation.run(scenario, new Window(0, 3600, 1)).events().stream()
+                .filter(event ->
+                        event.kind() == Event.Kind.OPENED && event.subject().equals("radio"))
+                .toList();
+        assertEquals(opened.size(), 1, "the device cannot go below 29 V, so the radio goes off at once");
+    }
+
+    @Test(expectedExceptions = InvalidQuantity.class, expectedExceptionsMessageRegExp = "outputs: 2 outputs are more.*")
+    public void refusesMoreOutputsThanItHas() {
+        DeviceProfile profile =
+                with(FullSite.PLAN, List.of()).program().devices().get(0).profile();
+        new FittedDevice("x", "x", profile, List.of("radio", "kitchen"), Optional.empty());
+    }
+}
