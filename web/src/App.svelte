@@ -9,6 +9,7 @@
 
   const routes: RouteDefinition = {
     '/': SitesPage,
+    '/many': wrap({ asyncComponent: () => import('./sites/ManySitesPage.svelte') }),
     '/new': wrap({ asyncComponent: () => import('./sites/NewSitePage.svelte') }),
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
     '/site/:site/season': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),

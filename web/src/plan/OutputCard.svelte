@@ -1,6 +1,6 @@
 <script lang="ts">
   import { actsOn } from '../lib/shell/parts';
-  import type { Output, OutputReading, Rule, Finding, Working } from '../lib/api/api';
+  import type { Finding, Output, OutputFigures, OutputReading, Rating, Rule, Working } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
   import Action from '../lib/shell/Action.svelte';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
@@ -8,7 +8,9 @@
   import FindingLine from './FindingLine.svelte';
   import type { PlanEditor } from './planEditor.svelte';
   import OutputFacts from './OutputFacts.svelte';
+  import RatingBars from './RatingBars.svelte';
   import RulePicker from './RulePicker.svelte';
+  import WeekLane from './WeekLane.svelte';
   import Worked from './Worked.svelte';
 
   interface Props {
@@ -18,10 +20,28 @@
     reading?: OutputReading;
     findings: Finding[];
     workings: Working[];
+    ratings: Rating[];
+    /** What the last run made of it, and why it stayed still if it did. */
+    figures?: OutputFigures;
+    whyNot?: string;
+    end: number;
     readonly: boolean;
     focus: () => void;
   }
-  let { editor, output, index, reading, findings, workings, readonly, focus }: Props = $props();
+  let {
+    editor,
+    output,
+    index,
+    reading,
+    findings,
+    workings,
+    ratings,
+    figures,
+    whyNot,
+    end,
+    readonly,
+    focus,
+  }: Props = $props();
 
   let panel = $state<'rules' | 'facts' | 'sums'>();
 
@@ -158,6 +178,15 @@
       >
     </p>
   {/if}
+  {#if figures}
+    <WeekLane {figures} {end} />
+    <p class="text-sm text-soft">
+      {#if whyNot}Stays {figures.startsClosed ? 'closed' : 'open'} in the simulated run: {whyNot}.
+      {:else}<span class="number">{figures.switchings}</span>
+        {figures.switchings === 1 ? 'switching' : 'switchings'} in the simulated run, the first seven days above.{/if}
+    </p>
+  {/if}
+  {#if ratings.length > 0}<RatingBars {ratings} />{/if}
   {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
   <div class="mt-2 flex flex-wrap gap-2">
     {#if !readonly}
@@ -174,6 +203,12 @@
         aria-label="Facts of {output.name}">Facts…</Action
       >
     {/if}
+    <a
+      class="flex min-h-11 items-center px-2 underline"
+      href="/api/sites/{editor.site}/revisions/{editor.revision?.number}/logic/{output.id}"
+      title="The saved revision's logic as structured text (IEC 61131-3) for a programmable relay"
+      download>Logic</a
+    >
     {#if workings.length > 0}
       <Action
         onclick={() => (panel = panel === 'sums' ? undefined : 'sums')}

@@ -39,6 +39,10 @@
         reading={editor.reading?.outputs.find((one) => one.output === output.id)}
         findings={open.filter((one) => one.at === output.id)}
         workings={workings.filter((one) => one.path.startsWith(`program/outputs/${output.id}/`))}
+        ratings={(editor.reading?.ratings ?? []).filter((one) => one.output === output.id)}
+        figures={season.answer?.outputs.find((one) => one.output === output.id)}
+        whyNot={season.answer?.whyNot[output.id]}
+        end={season.answer?.durationSeconds ?? 0}
         {readonly}
         focus={() => (focused = output.id)}
       />

@@ -7,6 +7,7 @@
   import Trouble from '../lib/shell/Trouble.svelte';
   import { day } from '../lib/sentence/quantity';
   import Conflict from './Conflict.svelte';
+  import DevicesPart from './DevicesPart.svelte';
   import FindingsPart from './FindingsPart.svelte';
   import History from './History.svelte';
   import LevelsPart from './LevelsPart.svelte';
@@ -29,6 +30,7 @@
     { key: 'system', name: 'System', count: undefined },
     { key: 'levels', name: 'Levels', count: undefined },
     { key: 'outputs', name: 'Outputs', count: plan?.program.outputs.length },
+    { key: 'devices', name: 'Devices', count: plan?.program.devices?.length || undefined },
     { key: 'findings', name: 'Findings', count: editor.reading ? open.length : undefined },
     { key: 'revisions', name: 'Revisions', count: undefined },
   ]);
@@ -97,6 +99,8 @@
     {#if !readonly}<ProfileImport {editor} />{/if}
   {:else if part === 'levels'}
     <LevelsPart {editor} {readonly} />
+  {:else if part === 'devices'}
+    <DevicesPart {editor} {readonly} />
   {:else if part === 'findings'}
     <FindingsPart {editor} {readonly} go={goTo} />
   {:else if part === 'revisions'}

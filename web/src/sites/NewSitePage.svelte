@@ -27,6 +27,7 @@
   let surplusLoad = $state(false);
   let busy = $state('');
   let problem = $state<Problem>();
+  let broken = $state<Problem>();
   const refused = $derived(
     Object.fromEntries(
       (problem?.errors ?? []).map((one) => [one.pointer.split('/').at(-1) ?? '', one.detail]),
@@ -65,7 +66,7 @@
       }),
     );
     busy = '';
-    problem = answer.problem;
+    broken = answer.problem;
     if (answer.data) await push(`/site/${answer.data.id}/plan`);
   }
 </script>
@@ -167,14 +168,6 @@
         onchange={take}
       /></label
     >
-    {#if problem?.errors}
-      <ul class="mt-2" aria-label="What is wrong in it">
-        {#each problem.errors as one (one.pointer)}
-          <li class="border-t border-rule py-1 text-danger">
-            <span class="number">{one.pointer}</span>: {one.detail}
-          </li>
-        {/each}
-      </ul>
-    {/if}
+    {#if broken}<Trouble problem={broken} />{/if}
   </section>
 </Frame>

@@ -45,6 +45,12 @@
     <p class="text-soft">
       revision <span class="number">{plan.revision.number}</span>, {day(plan.revision.savedAt)}, {plan
         .revision.author}
+      {#if plan.drafts.length > 0}<span class="block font-bold text-ink"
+          >draft: unsaved changes of {plan.drafts.join(', ')}</span
+        >{/if}
+      {#if plan.unsent > 0}<span class="block font-bold text-caution"
+          >{plan.unsent} {plan.unsent === 1 ? 'device' : 'devices'} without these settings</span
+        >{/if}
     </p>
   {:else}
     <p class="text-soft lg:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>

@@ -16,8 +16,20 @@
   let deleted = $state.raw<SiteInList>();
   const inView = $derived((sites ?? []).filter((site) => (site.state === 'ARCHIVED') === archived));
   const putAway = $derived((sites ?? []).filter((site) => site.state === 'ARCHIVED').length);
+  const filters: [string, string, (site: SiteInList) => boolean][] = [
+    ['all', 'all', () => true],
+    [
+      'findings',
+      'with danger or caution',
+      ({ plan }) => Boolean(plan?.findings.DANGER ?? plan?.findings.CAUTION),
+    ],
+    ['drafts', 'with unsaved changes', ({ plan }) => (plan?.drafts.length ?? 0) > 0],
+    ['unsent', 'not sent to devices', ({ plan }) => (plan?.unsent ?? 0) > 0],
+  ];
+  let filter = $state('all');
+  const passes = $derived(filters.find(([key]) => key === filter)?.[2] ?? (() => true));
   const shown = $derived(
-    inView.filter((site) => site.name.toLowerCase().includes(search.trim().toLowerCase())),
+    inView.filter((site) => passes(site) && site.name.toLowerCase().includes(search.trim().toLowerCase())),
   );
 
   async function setState(site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') {
@@ -67,12 +79,21 @@
         placeholder="name of a site"
       />
     </label>
+    <label class="flex items-center gap-2 text-sm">
+      <span class="sr-only">Show</span>
+      <select class="field" bind:value={filter}>
+        {#each filters as [key, word] (key)}<option value={key}>{word}</option>{/each}
+      </select>
+    </label>
     {#if putAway > 0 || archived}
       <label class="flex min-h-11 items-center gap-2 text-sm"
         ><input type="checkbox" class="h-5 w-5" bind:checked={archived} />archived ({putAway})</label
       >
     {/if}
-    {#if session.mayChange}<Action main href="#/new">New site</Action>{/if}
+    {#if session.mayChange}
+      <Action href="#/many">Change many</Action>
+      <Action main href="#/new">New site</Action>
+    {/if}
   {/snippet}
 
   {#if deleted}
@@ -95,7 +116,16 @@
     <p class="p-6">Nothing is put away.</p>
   {:else if shown.length === 0}
     <p class="p-6">
-      No site is called “{search}”. <button class="underline" onclick={() => (search = '')}>Show all</button>
+      No site {filter === 'all' ? '' : `${filters.find(([key]) => key === filter)?.[1]} `}{search
+        ? `is called “${search}”`
+        : 'is here'}.
+      <button
+        class="underline"
+        onclick={() => {
+          search = '';
+          filter = 'all';
+        }}>Show all</button
+      >
     </p>
   {:else}
     <ul class="divide-y divide-rule border-b border-rule">

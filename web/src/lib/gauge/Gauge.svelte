@@ -70,7 +70,7 @@
   );
   let chosen = $state<string>();
   let drawing = $state<SVGSVGElement>();
-  let dragged = $state<string>();
+  let dragged = $state<{ path: string; y: number; value: number }>();
   const shadowed = $derived(levels.pegs.find((peg) => peg.path === chosen && peg.acts === 'FALLING'));
 
   function spreadOf(pegs: Peg[]): number[] {
@@ -117,17 +117,16 @@
     chosen = peg.path;
     if (!move || event.button !== 0) return;
     held = { low, high };
-    dragged = peg.path;
+    dragged = { path: peg.path, y: event.clientY, value: peg.value };
     (event.currentTarget as Element).setPointerCapture(event.pointerId);
   }
 
+  /** By how far the pointer has gone, so that a peg can be taken by its label too. */
   function drag(event: PointerEvent, peg: Peg) {
-    if (dragged !== peg.path || !drawing || !move) return;
-    const box = drawing.getBoundingClientRect();
-    const at = ((event.clientY - box.top) / box.height) * height;
-    const stands = low + ((bottom - at) / (bottom - top)) * (high - low);
-    const value = Math.round((stands - (peg.stands - peg.value)) / step) * step;
-    const kept = stepped(Math.min(most, Math.max(lowest, value)), 0, lowest, most);
+    if (dragged?.path !== peg.path || !drawing || !move) return;
+    const perPixel = (height / drawing.getBoundingClientRect().height) * ((high - low) / (bottom - top));
+    const value = dragged.value + (dragged.y - event.clientY) * perPixel;
+    const kept = stepped(Math.round(value / step) * step, 0, lowest, most);
     if (kept !== peg.value) move(peg, kept);
   }
 

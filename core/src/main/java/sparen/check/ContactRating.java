@@ -3,7 +3,6 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.program.Contact;
 import sparen.program.Output;
-import sparen.site.Inverter;
 
 /** More current or voltage through a contact than its maker rates it for. */
 final class ContactRating implements Check {
@@ -17,10 +16,8 @@ final class ContactRating implements Check {
 
     private Stream<Finding> direct(Examined plan, Output output) {
         Contact contact = output.contact().orElseThrow();
-        double volts = plan.site().nominalVolts();
-        boolean isDirect = output.loads().stream().anyMatch(id -> plan.site().loads().stream()
-                .anyMatch(load -> load.id().equals(id) && load.feed().isEmpty()));
-        double amperes = plan.worstAmperes(output, volts);
+        boolean isDirect = ContactLoad.isDirect(plan, output);
+        double amperes = ContactLoad.dcAmperes(plan, output);
         double highest = Math.max(plan.bank().highestVolts(), plan.highestRegulation());
         boolean tooMuch = amperes > contact.dcAmperes().orElse(Double.POSITIVE_INFINITY);
         boolean tooHigh = highest > contact.dcVolts().orElse(Double.POSITIVE_INFINITY);
@@ -42,15 +39,7 @@ final class ContactRating implements Check {
 
     private Stream<Finding> alternating(Examined plan, Output output) {
         Contact contact = output.contact().orElseThrow();
-        double volts = plan.site().inverter().map(Inverter::acVolts).orElse(230.0);
-        double amperes = plan.site().loads().stream()
-                        .filter(load -> output.loads().contains(load.id()))
-                        .filter(load ->
-                                load.feed().equals(plan.site().inverter().map(Inverter::id)))
-                        .mapToDouble(load ->
-                                plan.worstWatts(load.id()) / load.powerFactor().orElse(1.0))
-                        .sum()
-                / volts;
+        double amperes = ContactLoad.acAmperes(plan, output);
         return amperes > contact.acAmperes().orElse(Double.POSITIVE_INFINITY)
                 ? Stream.of(finding(
                                 Hazard.OVERLOAD,

@@ -2,7 +2,6 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.program.Contact;
-import sparen.site.Inverter;
 
 /** A start surge beyond what a contact may close on welds it shut. */
 final class InrushWelds implements Check {
@@ -14,19 +13,7 @@ final class InrushWelds implements Check {
                 .flatMap(output -> {
                     double bears =
                             output.contact().flatMap(Contact::inrushAmperes).orElseThrow();
-                    double inrush = plan.site().loads().stream()
-                            .filter(load -> output.loads().contains(load.id()))
-                            .mapToDouble(load -> load.surge()
-                                            .map(surge -> surge.factor())
-                                            .orElse(1.0)
-                                    * plan.worstWatts(load.id())
-                                    / (load.feed().equals(plan.site().inverter().map(Inverter::id))
-                                            ? plan.site()
-                                                    .inverter()
-                                                    .map(Inverter::acVolts)
-                                                    .orElse(230.0)
-                                            : plan.site().nominalVolts()))
-                            .sum();
+                    double inrush = ContactLoad.inrushAmperes(plan, output);
                     return inrush <= bears
                             ? Stream.empty()
                             : Stream.of(finding(

@@ -243,7 +243,7 @@ public class PlanJourneyTest extends BrowserTest {
         page.getByLabel("Choose a file").setInputFiles(Path.of("../demo/transmitter-week.csv"));
         assertThat(page.getByText("2016 lines")).isVisible();
         button(page, "Take it").click();
-        Locator transmitter = button(page, "Transmitter, imported profile");
+        Locator transmitter = button(page, "Transmitter (critical), imported profile");
         assertThat(transmitter).isVisible();
         button(page, "Undo").click();
         assertThat(transmitter).hasCount(0);

@@ -65,7 +65,13 @@ class SitesController {
         }
     }
 
-    /** What the list tells of a site's plan. */
+    /**
+     * What the list tells of a site's plan.
+     *
+     * @param findings how many are open, by severity
+     * @param unsent how many devices do not hold their settings yet
+     * @param drafts who has unsaved changes there
+     */
     record PlanInList(
             Revision revision,
             double nominalVolts,
@@ -73,7 +79,9 @@ class SitesController {
             double capacityAmpereHours,
             double arrayWatts,
             int outputs,
-            Map<Severity, Long> findings) {}
+            Map<Severity, Long> findings,
+            int unsent,
+            List<String> drafts) {}
 
     @GetMapping("/api/sites")
     List<SiteInList> list() {
@@ -146,6 +154,8 @@ class SitesController {
                 plan.program().outputs().size(),
                 Checks.of(plan, profiles.namedIn(siteId, plan)).stream()
                         .filter(Finding::isOpen)
-                        .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())));
+                        .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())),
+                plan.program().unsent().size(),
+                plans.draftAuthors(siteId));
     }
 }

@@ -21,6 +21,7 @@ import sparen.document.DeviceProfiles;
 import sparen.document.PlanDocument;
 import sparen.format.Profile;
 import sparen.gauge.Gauge;
+import sparen.gauge.Rating;
 import sparen.program.Changes;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
@@ -68,13 +69,14 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, and its settings by device. */
+    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by device, and what is used of ratings. */
     record Reading(
             List<OutputReading> outputs,
             List<Finding> findings,
             List<Working> workings,
             Gauge gauge,
-            List<Setting> settings) {}
+            List<Setting> settings,
+            List<Rating> ratings) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -155,7 +157,8 @@ class PlanController {
                 Checks.of(plan, named),
                 Workings.of(plan, named),
                 Gauge.of(plan, named),
-                DeviceSettings.of(plan));
+                DeviceSettings.of(plan),
+                Rating.of(plan, named));
     }
 
     private static OutputReading read(Plan plan, Output output) {

@@ -97,6 +97,11 @@ public class PlanService {
         return mapper.drafts(siteId);
     }
 
+    /** Full names of those who have unsaved changes at a site. */
+    public List<String> draftAuthors(String siteId) {
+        return mapper.drafts(siteId).stream().map(RevisionMapper.Draft::author).toList();
+    }
+
     /** Keeps what somebody has changed and not saved; it replaces what was kept of theirs. */
     Instant keep(String siteId, String account, int parent, Plan plan) {
         Instant now = clock.instant().truncatedTo(ChronoUnit.MILLIS);

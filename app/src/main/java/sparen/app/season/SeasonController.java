@@ -2,7 +2,9 @@ package sparen.app.season;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,6 +30,7 @@ import sparen.simulation.Trace;
 import sparen.simulation.Window;
 import sparen.sun.DayType;
 import sparen.working.FloorFromHistory;
+import sparen.working.WhyNot;
 import sparen.working.Working;
 
 /** Runs a plan, saved or not, and answers with what the tape shows. A run is its inputs: nothing of it is stored. */
@@ -71,7 +74,7 @@ class SeasonController {
         }
     }
 
-    /** What came of it. Energies are in watt-hours; times are seconds since start. */
+    /** What came of it; {@code whyNot} tells of each output that stayed still why. Energies are in watt-hours; times are seconds since start. */
     record SeasonAnswer(
             Instant start,
             double durationSeconds,
@@ -88,6 +91,7 @@ class SeasonController {
             double endStateOfCharge,
             List<Finding> findings,
             Optional<Working> floor,
+            Map<String, String> whyNot,
             Trace trace) {}
 
     @PostMapping("/api/season/{siteId}")
@@ -130,6 +134,15 @@ class SeasonController {
                 FloorFromHistory.of(result.days().stream()
                         .mapToDouble(DayFigures::lowestStateOfCharge)
                         .toArray()),
+                whyNot(plan, result),
                 result.trace());
+    }
+
+    /** Why outputs stayed still, by their ids. */
+    private static Map<String, String> whyNot(Plan plan, RunResult result) {
+        Map<String, String> reasons = new LinkedHashMap<>();
+        plan.program().outputs().forEach(output -> WhyNot.of(plan, result, output.id())
+                .ifPresent(reason -> reasons.put(output.id(), reason)));
+        return reasons;
     }
 }

@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import type { SiteInList, SiteProposal } from '../lib/api/api';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import { typed } from '../lib/sentence/quantity';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import Frame from '../lib/shell/Frame.svelte';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+
+  /** The same levels for many sites, seen at each of them before anything is saved. */
+  const TERMS = ['LVD', 'LVR', 'warning', 'warning clears', 'absorption', 'float', 'recharge'];
+
+  let sites = $state.raw<SiteInList[]>();
+  let chosen = $state<string[]>([]);
+  let entered = $state<Record<string, string>>({});
+  let problem = $state<Problem>();
+  let proposals = $state.raw<SiteProposal[]>();
+  let asking = $state(false);
+  let saved = $state<Record<string, string>>({});
+
+  const read = (term: string) => {
+    const text = entered[term]?.trim() ?? '';
+    return text === '' ? undefined : (typed(text, 'V') ?? NaN);
+  };
+  const bad = $derived(TERMS.filter((term) => Number.isNaN(read(term))));
+  const levels = $derived(
+    TERMS.flatMap((term) => {
+      const volts = read(term);
+      return volts === undefined || Number.isNaN(volts) ? [] : [{ term, volts }];
+    }),
+  );
+  const said = $derived(levels.map((one) => `${one.term} ${one.volts} V`).join(', '));
+
+  async function load() {
+    const answer = await outcome(api.GET('/api/sites'));
+    problem = answer.problem;
+    sites = answer.data?.filter((site) => site.state === 'ACTIVE' && site.plan);
+    chosen = (sites ?? []).map((site) => site.id);
+  }
+
+  async function propose(event: SubmitEvent) {
+    event.preventDefault();
+    asking = true;
+    const answer = await outcome(api.POST('/api/proposals', { body: { sites: chosen, levels } }));
+    asking = false;
+    problem = answer.problem;
+    proposals = answer.data;
+    saved = {};
+  }
+
+  async function save(one: SiteProposal) {
+    if (!one.plan) return;
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/revisions', {
+        params: { path: { siteId: one.site } },
+        body: { parent: one.parent, note: `For many sites, as 12 V: ${said}`, plan: one.plan },
+      }),
+    );
+    saved[one.site] = answer.data
+      ? `saved as revision ${answer.data.revision.number}`
+      : `not saved: ${answer.problem?.detail}`;
+  }
+
+  onMount(load);
+</script>
+
+<Frame title="The same change for many sites" place="sites">
+  {#if problem}<Trouble {problem} retry={load} />{/if}
+  <form class="grid max-w-4xl gap-4 px-4 py-4 md:px-6" onsubmit={propose}>
+    <p class="text-soft">
+      Give levels as for a 12 V battery; each site gets them scaled to its own cells, and is checked with its
+      own loads, ratings and limits. Nothing is saved before you say so.
+    </p>
+    <fieldset class="grid grid-cols-1 gap-x-6 gap-y-1 sm:grid-cols-2 lg:grid-cols-3">
+      <legend class="mb-1 font-bold">Levels of a 12 V battery</legend>
+      {#each TERMS as term (term)}
+        <label class="grid grid-cols-[8rem_7rem_1fr] items-center gap-2"
+          >{term}
+          <input
+            class="{FIELD} number"
+            inputmode="decimal"
+            aria-label="{term} of a 12 V battery in V"
+            aria-invalid={Number.isNaN(read(term)) ? 'true' : undefined}
+            bind:value={entered[term]}
+          />
+          <span class="text-soft">V</span></label
+        >
+      {/each}
+    </fieldset>
+    <fieldset>
+      <legend class="mb-1 font-bold">Sites</legend>
+      {#if !sites && !problem}<p role="status" class="text-soft">Reading the sites</p>{/if}
+      {#each sites ?? [] as site (site.id)}
+        <label class="flex min-h-9 items-center gap-2"
+          ><input type="checkbox" class="size-5 accent-ink" value={site.id} bind:group={chosen} />{site.name}
+          <span class="text-soft">{site.plan?.nominalVolts} V</span></label
+        >
+      {/each}
+    </fieldset>
+    <div class="flex items-center gap-4">
+      <Action
+        main
+        type="submit"
+        disabled={asking || bad.length > 0 || levels.length === 0 || chosen.length === 0}
+        >See what it does</Action
+      >
+      {#if bad.length > 0}<p class="text-danger" role="alert">
+          {bad.map((term) => `${term}: “${entered[term]}” is not a number in V`).join('; ')}
+        </p>{/if}
+    </div>
+  </form>
+  {#each proposals ?? [] as one (one.site)}
+    <article class="border-t border-rule px-4 py-4 md:px-6" aria-labelledby="site-{one.site}">
+      <div class="flex flex-wrap items-center gap-4">
+        <h2 id="site-{one.site}" class="grow">{one.name}</h2>
+        {#if saved[one.site]}<p role="status" class="font-bold">{saved[one.site]}</p>
+        {:else if one.plan && one.changes.length > 0}<Action
+            onclick={() => save(one)}
+            aria-label="Save at {one.name}">Save here</Action
+          >{/if}
+      </div>
+      {#if one.refused}<p class="text-danger">Cannot be: {one.refused}</p>
+      {:else if one.changes.length === 0}<p class="text-soft">
+          Nothing changes here: it has no such level, or has it so already.
+        </p>{/if}
+      <ul class="mt-1">
+        {#each one.changes as says (says)}<li class="tabular-nums">{says}</li>{/each}
+      </ul>
+      {#each [['makes wrong', one.appears], ['clears', one.clears]] as const as [word, findings] (word)}
+        {#each findings as finding, i (i)}
+          <p class="mt-1 flex flex-wrap items-center gap-3">
+            <span class="w-24 text-soft">{word}</span><SeverityMark severity={finding.severity} />
+            <span class="min-w-60 grow basis-0">{finding.text}</span>
+          </p>
+        {/each}
+      {/each}
+    </article>
+  {/each}
+</Frame>
