@@ -84,6 +84,26 @@
     editor.set(['program', 'devices'], others, () => `${device.name} carries nothing any more`);
   }
 
+  const STATES = [
+    ['sent', 'holds these settings'],
+    ['unsent', 'not sent yet'],
+    ['drifted', 'read back: holds others'],
+  ] as const;
+
+  function stateOf(device: FittedDevice): string {
+    if (plan?.program.drifted?.includes(device.id)) return 'drifted';
+    return plan?.program.unsent?.includes(device.id) ? 'unsent' : 'sent';
+  }
+
+  function setStateOf(device: FittedDevice, state: string) {
+    if (!plan) return;
+    const without = (ids?: string[]) => (ids ?? []).filter((id) => id !== device.id);
+    const unsent = [...without(plan.program.unsent), ...(state === 'unsent' ? [device.id] : [])];
+    const drifted = [...without(plan.program.drifted), ...(state === 'drifted' ? [device.id] : [])];
+    const word = STATES.find(([key]) => key === state)?.[1] ?? state;
+    editor.set(['program'], { ...plan.program, unsent, drifted }, () => `${device.name}: ${word}`);
+  }
+
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
   const ours = (one: Setting) => unitOf(one.path.split('/').at(-1) ?? '');
   const blob = (profile: DeviceProfile) =>
@@ -169,6 +189,15 @@
         <div class="flex flex-wrap items-center gap-x-4 border-b border-rule pb-1">
           <h3 id="device-{device.id}">{device.name}</h3>
           <p class="grow text-soft">{device.profile.name}</p>
+          <select
+            class={FIELD}
+            disabled={readonly}
+            aria-label="State of {device.name}"
+            value={stateOf(device)}
+            onchange={(event) => setStateOf(device, event.currentTarget.value)}
+          >
+            {#each STATES as [key, word] (key)}<option value={key}>{word}</option>{/each}
+          </select>
           {#if !readonly}<Action onclick={() => remove(device)} aria-label="Take {device.name} out"
               >Take out</Action
             >{/if}

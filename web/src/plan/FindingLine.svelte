@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { Finding } from '../lib/api/api';
   import { believable } from '../lib/sentence/quantity';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
@@ -14,12 +15,14 @@
     at?: string;
     /** Goes to the place it is about. */
     go?: () => void;
+    /** What else can be done with it. */
+    children?: Snippet;
   }
-  let { finding, editor, at, go }: Props = $props();
+  let { finding, editor, at, go, children }: Props = $props();
 </script>
 
-<div class="mt-3 flex items-start gap-4 border-t border-rule pt-3" data-finding={finding.check}>
-  <SeverityMark severity={finding.severity} />
+<div class="mt-3 flex items-start gap-3 border-t border-rule pt-3" data-finding={finding.check}>
+  <span class="w-20 shrink-0"><SeverityMark severity={finding.severity} /></span>
   <div class="min-w-0">
     <p>
       {#if at}<strong>{at}:</strong>{/if}
@@ -39,11 +42,14 @@
         <span>sure to <span class="number text-ink">{Math.round(finding.certainty * 100)} %</span></span>
       {/if}
     </p>
-    {#if go}<button class="min-h-11 text-sm underline" onclick={go}>Go there</button>{/if}
-    {#if editor}
-      {#each finding.cures as cure (cure.says)}
-        <Proposal {editor} path={finding.path} says={cure.says} />
-      {/each}
-    {/if}
+    <div class="flex flex-wrap items-center gap-x-5">
+      {#if editor}
+        {#each finding.cures as cure (cure.says)}
+          <Proposal {editor} path={finding.path} says={cure.says} />
+        {/each}
+      {/if}
+      {#if go}<button class="min-h-11 text-sm underline" onclick={go}>Go there</button>{/if}
+      {@render children?.()}
+    </div>
   </div>
 </div>

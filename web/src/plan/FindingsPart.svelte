@@ -48,8 +48,9 @@
           at={editor.plan && partName(editor.plan, finding.at)}
           editor={readonly ? undefined : editor}
           go={() => go(finding)}
-        />
-        {#if !readonly}<div class="ml-9"><Dismiss {editor} {finding} /></div>{/if}
+        >
+          {#if !readonly}<Dismiss {editor} {finding} />{/if}
+        </FindingLine>
       {/each}
     </section>
   {/each}
@@ -58,9 +59,10 @@
       <h3 id="left">Left as they are</h3>
       <p class="text-soft">Each holds for the numbers it was left at; when they change it is open again.</p>
       {#each left as finding, i (key(finding) + i)}
-        <FindingLine {finding} at={editor.plan && partName(editor.plan, finding.at)} go={() => go(finding)} />
-        <p class="ml-9 font-bold">Left because: {finding.dismissed}</p>
-        {#if !readonly}<div class="ml-9"><Dismiss {editor} {finding} /></div>{/if}
+        <FindingLine {finding} at={editor.plan && partName(editor.plan, finding.at)} go={() => go(finding)}>
+          <p class="w-full font-bold">Left because: {finding.dismissed}</p>
+          {#if !readonly}<Dismiss {editor} {finding} />{/if}
+        </FindingLine>
       {/each}
     </section>
   {/if}

@@ -109,7 +109,7 @@
     <div class="min-w-0">
       <h3 id="output-{output.id}">{output.name}</h3>
       <p class="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-        {acts}
+        {acts}; rests {(output.rest ?? 'OPEN').toLowerCase()}, dead {(output.dead ?? 'OPEN').toLowerCase()}
         <select
           class="force {output.testForce === 'NONE' ? '' : 'font-bold text-danger'}"
           aria-label="Test force of {output.name}"
@@ -140,7 +140,8 @@
     </fieldset>
   </div>
   {#if output.automatic && reading?.automatic}
-    <div class={output.wish === 'AUTOMATIC' ? '' : 'text-soft'}>
+    <div class="rule {output.wish === 'AUTOMATIC' ? '' : 'text-soft'}">
+      <p class="text-sm text-soft">wish</p>
       <SentenceEditor
         sentence={reading.automatic}
         rule={output.automatic}
@@ -154,13 +155,16 @@
     </div>
   {/if}
   {#if output.protection && reading?.protection}
-    <SentenceEditor
-      sentence={reading.protection}
-      rule={output.protection}
-      {readonly}
-      errors={errors('protection')}
-      change={(field, label, value) => setField('protection', field, label, value)}
-    />
+    <div class="rule guard">
+      <p class="text-sm text-soft">protection, above any wish</p>
+      <SentenceEditor
+        sentence={reading.protection}
+        rule={output.protection}
+        {readonly}
+        errors={errors('protection')}
+        change={(field, label, value) => setField('protection', field, label, value)}
+      />
+    </div>
   {/if}
   {#if output.lockout && reading?.lockout}
     <SentenceEditor
@@ -227,6 +231,14 @@
 </article>
 
 <style>
+  .rule {
+    margin-top: 0.5rem;
+    padding-left: 0.75rem;
+    border-left: 2px solid var(--rule);
+  }
+  .guard {
+    border-left: 4px solid var(--battery);
+  }
   .force {
     min-height: 1.75rem;
     padding: 0 0.25rem;

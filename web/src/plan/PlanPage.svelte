@@ -65,7 +65,7 @@
         aria-current={part === one.key ? 'page' : undefined}
         >{one.name}{#if one.count !== undefined}<span
             class="number text-sm {one.key === 'findings' && worst === 'DANGER'
-              ? 'bg-danger px-1.5 text-on-danger'
+              ? 'bg-danger px-1.5 text-paper'
               : 'text-soft'}">{one.count}</span
           >{/if}</a
       >

@@ -1,18 +1,23 @@
 <script lang="ts">
   import type { SiteInList } from '../lib/api/api';
-  import { decimal, day } from '../lib/sentence/quantity';
+  import { decimal, day, instant } from '../lib/sentence/quantity';
   import { session } from '../lib/shell/session.svelte';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
 
   interface Props {
     site: SiteInList;
     setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
     copy: (site: SiteInList) => void;
+    setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
   }
-  let { site, setState, copy }: Props = $props();
+  let { site, setState, copy, setCare }: Props = $props();
 
   const severities = ['DANGER', 'CAUTION', 'NOTE'] as const;
   const plan = $derived(site.plan);
+  const late = $derived(site.upkeep !== undefined && site.upkeep < instant().slice(0, 10));
+  let caring = $state(false);
   const open = $derived(severities.filter((severity) => (plan?.findings[severity] ?? 0) > 0));
 </script>
 
@@ -51,6 +56,14 @@
       {#if plan.unsent > 0}<span class="block font-bold text-caution"
           >{plan.unsent} {plan.unsent === 1 ? 'device' : 'devices'} without these settings</span
         >{/if}
+      {#if plan.drifted > 0}<span class="block font-bold text-caution"
+          >{plan.drifted} {plan.drifted === 1 ? 'device has' : 'devices have'} drifted</span
+        >{/if}
+      <span class="block {late ? 'font-bold text-caution' : ''}"
+        >{site.benchTest ? `bench test ${day(site.benchTest)}` : 'no bench test yet'}{site.upkeep
+          ? `, ${late ? 'upkeep was due' : 'upkeep'} ${day(site.upkeep)}`
+          : ''}</span
+      >
     </p>
   {:else}
     <p class="text-soft lg:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>
@@ -69,10 +82,41 @@
           >Archive</button
         >
       {/if}
+      <button
+        class="act"
+        aria-label="Care of {site.name}"
+        aria-expanded={caring}
+        onclick={() => (caring = !caring)}>Bench test and upkeep…</button
+      >
       <button class="act" aria-label="Delete {site.name}" onclick={() => setState(site, 'DELETED')}
         >Delete</button
       >
     </div>
+  {/if}
+  {#if caring}
+    <form
+      class="flex flex-wrap items-end gap-3 lg:col-span-4"
+      onsubmit={(event) => {
+        event.preventDefault();
+        const data = new FormData(event.currentTarget);
+        setCare(site, String(data.get('benchTest')), String(data.get('upkeep')));
+        caring = false;
+      }}
+    >
+      <label class="grid gap-1 text-sm text-soft"
+        >last bench test<input
+          class={FIELD}
+          type="date"
+          name="benchTest"
+          value={site.benchTest ?? ''}
+        /></label
+      >
+      <label class="grid gap-1 text-sm text-soft"
+        >next upkeep<input class={FIELD} type="date" name="upkeep" value={site.upkeep ?? ''} /></label
+      >
+      <Action type="submit">Note it</Action>
+      <Action onclick={() => (caring = false)}>Leave it</Action>
+    </form>
   {/if}
 </li>
 

@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { SiteInList } from '../lib/api/api';
+  import { instant } from '../lib/sentence/quantity';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import Action from '../lib/shell/Action.svelte';
@@ -25,6 +26,8 @@
     ],
     ['drafts', 'with unsaved changes', ({ plan }) => (plan?.drafts.length ?? 0) > 0],
     ['unsent', 'not sent to devices', ({ plan }) => (plan?.unsent ?? 0) > 0],
+    ['drifted', 'drifted', ({ plan }) => (plan?.drifted ?? 0) > 0],
+    ['upkeep', 'with upkeep due', ({ upkeep }) => upkeep !== undefined && upkeep <= instant().slice(0, 10)],
   ];
   let filter = $state('all');
   const passes = $derived(filters.find(([key]) => key === filter)?.[2] ?? (() => true));
@@ -37,6 +40,17 @@
       api.POST('/api/sites/{siteId}/state', { params: { path: { siteId: site.id } }, body: { state } }),
     );
     if (answer.data) deleted = state === 'DELETED' ? answer.data : undefined;
+    await load();
+    problem = answer.problem ?? problem;
+  }
+
+  async function setCare(site: SiteInList, benchTest: string, upkeep: string) {
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/care', {
+        params: { path: { siteId: site.id } },
+        body: { ...(benchTest && { benchTest }), ...(upkeep && { upkeep }) },
+      }),
+    );
     await load();
     problem = answer.problem ?? problem;
   }
@@ -129,7 +143,7 @@
     </p>
   {:else}
     <ul class="divide-y divide-rule border-b border-rule">
-      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} />{/each}
+      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} {setCare} />{/each}
     </ul>
   {/if}
 </Frame>

@@ -194,4 +194,46 @@ public class PlanApiTest extends OverHttp {
         }
         assertEquals(odd.get(revision + "logic/nothing").statusCode(), 404);
     }
+
+    @Test
+    public void notesWhenASiteIsLookedAfter() throws Exception {
+        Browser liv = signedIn("liv");
+        String care = "/api/sites/hallgrund/care";
+        ObjectNode dates =
+                JSON.createObjectNode().put("benchTest", "2026-11-20").put("upkeep", "2027-03-01");
+        JsonNode told = json(liv.post(care, dates));
+        assertEquals(told.get("benchTest").asString(), "2026-11-20");
+        assertEquals(
+                liv.post(care, JSON.createObjectNode().put("upkeep", "1200-01-01"))
+                        .statusCode(),
+                422);
+        JsonNode listed = StreamSupport.stream(json(liv.get("/api/sites")).spliterator(), false)
+                .filter(one -> one.get("id").asString().equals("hallgrund"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(listed.get("upkeep").asString(), "2027-03-01");
+        assertFalse(json(liv.post(care, JSON.createObjectNode())).has("upkeep"));
+    }
+
+    /** What ships can be fitted as it is, and its numbers come back as the device wants them. */
+    @Test
+    public void fitsAShippedDevice() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode plan = plan(liv, "hallgrund", 1).deepCopy().asObject();
+        JsonNode profiles = json(liv.get("/api/device-profiles"));
+        assertEquals(profiles.size(), 5);
+        ObjectNode device = body("profile", profiles.get(0)).put("id", "box").put("name", "Grey box");
+        device.set("outputs", JSON.createArrayNode().add("transmitter-disconnect"));
+        device.put("charger", "mast-controller");
+        ((ObjectNode) plan.get("program")).set("devices", JSON.createArrayNode().add(device));
+        JsonNode reading = json(liv.post("/api/reading/hallgrund", plan));
+        JsonNode lvd = StreamSupport.stream(reading.get("settings").spliterator(), false)
+                .filter(one -> one.get("path").asString().endsWith("transmitter-disconnect/protection/lvdVolts"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(lvd.get("label").asString(), "load off");
+        assertEquals(lvd.get("effective").asDouble(), lvd.get("wanted").asDouble(), 0.051);
+        device.set("outputs", JSON.createArrayNode().add("nobody"));
+        assertEquals(liv.post("/api/reading/hallgrund", plan).statusCode(), 422);
+    }
 }

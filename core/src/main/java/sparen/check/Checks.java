@@ -81,6 +81,7 @@ public final class Checks {
             new NominalVoltageGuessed(),
             new HeaterTooWeak(),
             new NotSent(),
+            new Drifted(),
             new WindowIgnoresVoltage(),
             new CriticalLoadUnprotected(),
             new BeyondTheDevice(),

@@ -14,6 +14,7 @@ import sparen.quantity.Bounds;
  * @param temporary settings changed for a test that have to be put back, 0 to 100
  * @param unsent ids of devices to which their settings have not been sent, or in which they have not been saved, 0 to 200
  * @param dismissed findings that are left as they are, with reasons, 0 to 500
+ * @param drifted ids of devices that were read back and hold other numbers, 0 to 200
  * @param devices that carry the program, 0 to 50; a setting of what none carries is taken as it is written
  */
 public record Program(
@@ -23,7 +24,8 @@ public record Program(
         List<TemporaryValue> temporary,
         List<String> unsent,
         List<Dismissal> dismissed,
-        List<FittedDevice> devices) {
+        List<FittedDevice> devices,
+        List<String> drifted) {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
         outputs = List.copyOf(Bounds.present("outputs", outputs));
@@ -35,6 +37,9 @@ public record Program(
         Bounds.unique("unsent", unsent);
         dismissed = Bounds.orNone(dismissed);
         Bounds.within("dismissed", dismissed.size(), "findings", 0, 500);
+        drifted = Bounds.orNone(drifted);
+        Bounds.within("drifted", drifted.size(), "devices", 0, 200);
+        Bounds.unique("drifted", drifted);
         devices = Bounds.orNone(devices);
         Bounds.within("devices", devices.size(), "devices", 0, 50);
         Bounds.unique("devices", devices.stream().map(FittedDevice::id).toList());
@@ -57,6 +62,6 @@ public record Program(
 
     /** A program with nothing that has to be put back. */
     public Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
-        this(charging, outputs, ac, List.of(), List.of(), List.of(), List.of());
+        this(charging, outputs, ac, List.of(), List.of(), List.of(), List.of(), List.of());
     }
 }

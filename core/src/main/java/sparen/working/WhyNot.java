@@ -85,7 +85,7 @@ public final class WhyNot {
                             : name + " was passed, but not for its delay or not where it is read");
         }
         if (!role.percent()) {
-            return Optional.empty();
+            return Optional.of(name + " was not reached for its delay");
         }
         double highest = 100
                 * run.days().stream()

@@ -474,6 +474,7 @@ public class ChecksTest {
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
             {"HeaterTooWeak", heated(20), Severity.CAUTION},
+            {"Drifted", Fields.withAt(PLAN, "program/drifted", List.of("mppt")), Severity.CAUTION},
             {"BeyondTheDevice", fitted(knob(11, 12, 0.1)), Severity.CAUTION},
             {"HiddenByDevice", fitted(knob(20, 30, 0.1)), Severity.DANGER},
             {

@@ -1,5 +1,6 @@
 package sparen.app.overview;
 
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -49,7 +50,28 @@ class SitesController {
      *
      * @param plan absent while the site is still to be taken down
      */
-    record SiteInList(String id, String name, SiteState state, Optional<PlanInList> plan) {}
+    record SiteInList(
+            String id,
+            String name,
+            SiteState state,
+            Optional<LocalDate> benchTest,
+            Optional<LocalDate> upkeep,
+            Optional<PlanInList> plan) {}
+
+    /**
+     * When a site was and will be looked after.
+     *
+     * @param benchTest last test on the bench; absent for never
+     * @param upkeep next visit; absent where nobody has said
+     */
+    record NewCare(Optional<LocalDate> benchTest, Optional<LocalDate> upkeep) {
+        NewCare {
+            benchTest = Bounds.orEmpty(benchTest);
+            upkeep = Bounds.orEmpty(upkeep);
+            benchTest.ifPresent(day -> Bounds.within("benchTest", day.getYear(), "(year)", 1990, 2100));
+            upkeep.ifPresent(day -> Bounds.within("upkeep", day.getYear(), "(year)", 1990, 2100));
+        }
+    }
 
     /** A site to be made from the little that is known of it. */
     record NewSite(StartingPoint start) {
@@ -70,6 +92,7 @@ class SitesController {
      *
      * @param findings how many are open, by severity
      * @param unsent how many devices do not hold their settings yet
+     * @param drifted how many were read back and hold other numbers
      * @param drafts who has unsaved changes there
      */
     record PlanInList(
@@ -81,6 +104,7 @@ class SitesController {
             int outputs,
             Map<Severity, Long> findings,
             int unsent,
+            int drifted,
             List<String> drafts) {}
 
     @GetMapping("/api/sites")
@@ -126,6 +150,12 @@ class SitesController {
         return inList(sites.setState(siteId, wanted.state()));
     }
 
+    /** Notes when a site was last tested, and when somebody has to go there. */
+    @PostMapping("/api/sites/{siteId}/care")
+    SiteInList setCare(@PathVariable String siteId, @RequestBody NewCare care) {
+        return inList(sites.setCare(siteId, care.benchTest(), care.upkeep()));
+    }
+
     private static String shortened(String name) {
         return name.substring(0, Math.min(LONGEST_NAME, name.length()));
     }
@@ -138,7 +168,12 @@ class SitesController {
 
     private SiteInList inList(Site site) {
         return new SiteInList(
-                site.id(), site.name(), site.state(), plans.latest(site.id()).map(loaded -> told(site.id(), loaded)));
+                site.id(),
+                site.name(),
+                site.state(),
+                site.benchTest(),
+                site.upkeep(),
+                plans.latest(site.id()).map(loaded -> told(site.id(), loaded)));
     }
 
     private PlanInList told(String siteId, PlanService.Loaded loaded) {
@@ -156,6 +191,7 @@ class SitesController {
                         .filter(Finding::isOpen)
                         .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())),
                 plan.program().unsent().size(),
+                plan.program().drifted().size(),
                 plans.draftAuthors(siteId));
     }
 }

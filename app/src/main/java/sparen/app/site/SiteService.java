@@ -1,8 +1,10 @@
 package sparen.app.site;
 
 import java.text.Normalizer;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 import sparen.app.web.Refusal;
 
@@ -55,7 +57,9 @@ public class SiteService {
 
     /** One of them, also a deleted one. */
     public Site find(String siteId) {
-        return mapper.find(siteId).orElseThrow(() -> Refusal.notFound("The site \"" + siteId + "\""));
+        return mapper.find(siteId)
+                .map(SiteService::site)
+                .orElseThrow(() -> Refusal.notFound("The site \"" + siteId + "\""));
     }
 
     /** Puts a site away, deletes it or brings it back; nothing of it is lost. */
@@ -68,6 +72,23 @@ public class SiteService {
 
     /** All that are not deleted, by name. */
     public List<Site> list() {
-        return mapper.list();
+        return mapper.list().stream().map(SiteService::site).toList();
+    }
+
+    /** Notes when a site was last tested on the bench, and when somebody has to go there next. */
+    public Site setCare(String siteId, Optional<LocalDate> benchTest, Optional<LocalDate> upkeep) {
+        if (mapper.setCare(siteId, benchTest.orElse(null), upkeep.orElse(null)) == 0) {
+            throw Refusal.notFound("The site \"" + siteId + "\"");
+        }
+        return find(siteId);
+    }
+
+    private static Site site(SiteMapper.Row row) {
+        return new Site(
+                row.id(),
+                row.name(),
+                row.state(),
+                Optional.ofNullable(row.benchTest()),
+                Optional.ofNullable(row.upkeep()));
     }
 }
