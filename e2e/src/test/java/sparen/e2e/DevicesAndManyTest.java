@@ -92,9 +92,9 @@ public class DevicesAndManyTest extends BrowserTest {
         ArrayNode loads = (ArrayNode) site.get("loads");
         ArrayNode outputs = (ArrayNode) document.at("/plan/program/outputs");
         for (int i = outputs.size(); i < 20; i++) {
-            ObjectNode load = loads.get(1).deepCopy();
+            ObjectNode load = loads.get(1).deepCopy().asObject();
             loads.add(load.put("id", "lamp-" + i).put("name", "Lamp " + i));
-            ObjectNode output = outputs.get(1).deepCopy();
+            ObjectNode output = outputs.get(1).deepCopy().asObject();
             output.put("id", "output-" + i).put("name", "Output " + i);
             output.putArray("loads").add("lamp-" + i);
             outputs.add(output);
