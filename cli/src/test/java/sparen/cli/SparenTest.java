@@ -6,13 +6,17 @@ import static org.testng.Assert.assertTrue;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.PrintStream;
+import java.math.BigDecimal;
+import java.math.MathContext;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.ArrayList;
 import java.util.List;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 public class SparenTest {
     private static final String DEMO = "../demo/hallgrund.json";
@@ -122,5 +126,63 @@ public class SparenTest {
         Outcome tooLong = call("check", asFound, "--run", "--days", "4000");
         assertEquals(tooLong.code(), 1);
         assertTrue(tooLong.err().contains("--days: 4000 d is outside 1 to 400"), tooLong.err());
+    }
+
+    /** Weather of a file is taken by day and hour; one that does not fit is refused, and nothing is printed as a result. */
+    @Test
+    public void takesWeatherFromAFile() throws IOException {
+        Path file = Files.createTempFile("weather", ".csv");
+        StringBuilder text = new StringBuilder("time,ghi,temperature\n");
+        for (int hour = 0; hour < 96; hour++) {
+            int sun = hour % 24 > 6 && hour % 24 < 17 ? 300 : 0;
+            text.append(String.format("2026-10-%02dT%02d:00Z,%d,8%n", 3 + hour / 24, hour % 24, sun));
+        }
+        Files.writeString(file, text);
+        String[] call = {"simulate", DEMO, "--from", "2026-10-05", "--days", "1", "--weather-file", file.toString()};
+        Outcome given = call(call);
+        assertEquals(given.code(), 0, given.err());
+        assertEquals(given.json().at("/ledgerWattHours/closingError").asDouble(), 0, 1e-6);
+        Files.writeString(file, text.toString().replaceFirst("300", "much"));
+        Outcome bad = call(call);
+        assertEquals(bad.code(), 1);
+        assertTrue(bad.err().contains("much"), bad.err());
+        assertEquals(bad.out(), "");
+    }
+
+    /** The same seed gives the same days, another seed others. */
+    @Test
+    public void seedsDecideTheWeather() {
+        String[] asked = {"simulate", DEMO, "--from", "2026-06-01", "--days", "10", "--climate", "--seed", "3"};
+        String first = call(asked).out();
+        assertEquals(call(asked).out(), first);
+        asked[asked.length - 1] = "4";
+        assertTrue(!call(asked).out().equals(first), "another seed, other weather");
+    }
+
+    /** What is left with a reason is printed with it. */
+    @Test
+    public void printsWhatWasLeftAndWhy() throws IOException {
+        Path asFound = Path.of("../demo/hallgrund-as-found.json");
+        JsonNode finding = call("check", asFound.toString()).json().get(0);
+        List<String> numbers = new ArrayList<>();
+        for (JsonNode one : finding.get("compared")) {
+            BigDecimal value = new BigDecimal(one.get("value").asDouble()).round(new MathContext(4));
+            numbers.add(one.get("name").asString() + " " + value + " "
+                    + one.get("unit").asString());
+        }
+        ObjectNode document = (ObjectNode) JsonMapper.builder().build().readTree(Files.readString(asFound));
+        ((ObjectNode) document.at("/plan/program"))
+                .putArray("dismissed")
+                .addObject()
+                .put("check", finding.get("check").asString())
+                .put("at", finding.get("at").asString())
+                .put("path", finding.get("path").asString())
+                .put("numbers", String.join("; ", numbers))
+                .put("reason", "known to the owner");
+        Path left = Files.createTempFile("left", ".json");
+        Files.writeString(left, document.toString());
+        JsonNode printed = call("check", left.toString()).json().get(0);
+        assertEquals(printed.get("check"), finding.get("check"));
+        assertEquals(printed.path("dismissed").asString(""), "known to the owner", printed.toString());
     }
 }

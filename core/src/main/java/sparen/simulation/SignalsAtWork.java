@@ -145,8 +145,11 @@ final class SignalsAtWork {
         }
         if (usesMinutes && now >= nextMinute) {
             values[Signal.SURPLUS_WATTS] = circuit.surplusWatts();
+            // A rule that names a controller's arrays has been refused where their voltages are not told.
             for (int i = 0; i < circuit.controllers.length; i++) {
-                values[firstArray + i] = circuit.arrayVolts(i);
+                if (used.get(firstArray + i)) {
+                    values[firstArray + i] = circuit.arrayVolts(i);
+                }
             }
         }
     }
