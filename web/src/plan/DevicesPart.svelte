@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { DeviceProfile, FittedDevice, Setting } from '../lib/api/api';
   import { api, outcome, type Problem } from '../lib/api/client';
-  import { believable } from '../lib/sentence/quantity';
+  import { believable, duration } from '../lib/sentence/quantity';
   import { unitOf } from '../lib/words';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
@@ -41,6 +41,8 @@
 
   async function own(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
+    // Emptied, so that the same file can be chosen again once it is mended.
+    const input = event.currentTarget;
     if (!file) return;
     try {
       const read = JSON.parse(await file.text()) as DeviceProfile;
@@ -54,6 +56,7 @@
         detail: `${file.name} is not JSON: ${(broken as Error).message}`,
       };
     }
+    input.value = '';
   }
 
   function fit(event: SubmitEvent) {
@@ -68,9 +71,10 @@
       outputs,
       ...(charger === '' ? {} : { charger }),
     };
+    const unsent = [...(plan?.program.unsent ?? []), device.id];
     editor.set(
-      ['program', 'devices'],
-      [...devices, device],
+      ['program'],
+      { ...plan?.program, devices: [...devices, device], unsent },
       () => `${device.name} carries part of the program`,
     );
     fitting = false;
@@ -80,8 +84,19 @@
   }
 
   function remove(device: FittedDevice) {
-    const others = devices.filter((one) => one.id !== device.id);
-    editor.set(['program', 'devices'], others, () => `${device.name} carries nothing any more`);
+    if (!plan) return;
+    const without = (ids?: string[]) => (ids ?? []).filter((id) => id !== device.id);
+    const { unsent, drifted } = plan.program;
+    editor.set(
+      ['program'],
+      {
+        ...plan.program,
+        devices: devices.filter((one) => one.id !== device.id),
+        unsent: without(unsent),
+        drifted: without(drifted),
+      },
+      () => `${device.name} carries nothing any more`,
+    );
   }
 
   const STATES = [
@@ -105,6 +120,8 @@
   }
 
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
+  const told = (one: Setting, value: number) =>
+    ours(one) === 's' ? duration(value) : `${believable(value)} ${ours(one)}`;
   const ours = (one: Setting) => unitOf(one.path.split('/').at(-1) ?? '');
   const blob = (profile: DeviceProfile) =>
     `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(profile, null, 2))}`;
@@ -188,7 +205,7 @@
       <article class="mt-6" aria-labelledby="device-{device.id}">
         <div class="flex flex-wrap items-center gap-x-4 border-b border-rule pb-1">
           <h3 id="device-{device.id}">{device.name}</h3>
-          <p class="grow text-soft">{device.profile.name}</p>
+          <p class="grow text-soft">{device.profile.name === device.name ? '' : device.profile.name}</p>
           <select
             class={FIELD}
             disabled={readonly}
@@ -220,11 +237,11 @@
               <tr class="border-t border-rule align-top {one.problem ? 'text-danger' : ''}">
                 <td class="py-1 pr-4">{partName(plan, one.at)}</td>
                 <td class="py-1 pr-4">{one.label}</td>
-                <td class="number py-1 pr-4 text-right font-bold">{one.enter} {one.unit}</td>
+                <td class="number py-1 pr-4 text-right font-bold">{one.enter} {/^\d/.test(one.unit) ? `× ${one.unit}` : one.unit}</td>
                 <td class="number py-1 pr-4 text-right"
                   >{#if one.enter !== ''}{believable(one.effective)}
                     {ours(one)}{/if}{#if one.effective !== one.wanted}<span class="block text-sm text-soft"
-                      >asked {believable(one.wanted)} {ours(one)}</span
+                      >asked {told(one, one.wanted)}</span
                     >{/if}</td
                 >
                 <td class="py-1 text-sm max-sm:hidden"

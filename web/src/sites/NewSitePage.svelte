@@ -57,6 +57,7 @@
   async function take(event: Event & { currentTarget: HTMLInputElement }) {
     const file = event.currentTarget.files?.[0];
     if (!file) return;
+    const input = event.currentTarget;
     busy = 'Reading the document';
     const answer = await outcome(
       api.POST('/api/sites/documents', {
@@ -66,6 +67,8 @@
       }),
     );
     busy = '';
+    // Emptied, so that the same file can be chosen again once it is mended.
+    input.value = '';
     broken = answer.problem;
     if (answer.data) await push(`/site/${answer.data.id}/plan`);
   }
