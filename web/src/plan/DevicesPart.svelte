@@ -120,6 +120,8 @@
   }
 
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
+  /** A unit that is itself a number, such as 0.1 h, is said as a factor. */
+  const unitShown = (one: Setting) => (one.unit.match(/^\d/) ? `× ${one.unit}` : one.unit);
   const told = (one: Setting, value: number) =>
     ours(one) === 's' ? duration(value) : `${believable(value)} ${ours(one)}`;
   const ours = (one: Setting) => unitOf(one.path.split('/').at(-1) ?? '');
@@ -237,10 +239,12 @@
               <tr class="border-t border-rule align-top {one.problem ? 'text-danger' : ''}">
                 <td class="py-1 pr-4">{partName(plan, one.at)}</td>
                 <td class="py-1 pr-4">{one.label}</td>
-                <td class="number py-1 pr-4 text-right font-bold">{one.enter} {/^\d/.test(one.unit) ? `× ${one.unit}` : one.unit}</td>
+                <td class="number py-1 pr-4 text-right font-bold">{one.enter} {unitShown(one)}</td>
                 <td class="number py-1 pr-4 text-right"
-                  >{#if one.enter !== ''}{believable(one.effective)}
-                    {ours(one)}{/if}{#if one.effective !== one.wanted}<span class="block text-sm text-soft"
+                  >{#if one.enter !== ''}{told(
+                      one,
+                      one.effective,
+                    )}{/if}{#if one.effective !== one.wanted}<span class="block text-sm text-soft"
                       >asked {told(one, one.wanted)}</span
                     >{/if}</td
                 >
