@@ -104,7 +104,10 @@ public final class Documents {
         StringBuilder pointer = new StringBuilder();
         for (JacksonException.Reference step : broken.getPath()) {
             pointer.append('/')
-                    .append(step.getPropertyName() != null ? step.getPropertyName() : String.valueOf(step.getIndex()));
+                    .append(
+                            step.getPropertyName() != null
+                                    ? escaped(step.getPropertyName())
+                                    : String.valueOf(step.getIndex()));
         }
         Throwable cause = broken.getCause();
         while (cause != null && !(cause instanceof InvalidQuantity)) {
@@ -114,6 +117,11 @@ public final class Documents {
             return new DocumentProblem(pointer + "/" + invalid.field().replace('.', '/'), invalid.getMessage(), broken);
         }
         return new DocumentProblem(pointer.toString(), plain(broken), broken);
+    }
+
+    /** A name as a JSON pointer (RFC 6901) writes it: origins have slashes in theirs. */
+    private static String escaped(String name) {
+        return name.replace("~", "~0").replace("/", "~1");
     }
 
     private static String plain(JacksonException broken) {
