@@ -2,6 +2,9 @@
   import type { Output, OutputReading } from '../lib/api/api';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
   import Action from '../lib/shell/Action.svelte';
+  import { typed } from '../lib/sentence/quantity';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import { suppliesOf, switchableOf, withoutOutput } from './outputs';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** What an output physically is: contact, clock, positions, and where it acts. */
@@ -24,7 +27,7 @@
     editor.set(['program', 'outputs', index], { ...output, ...value }, () => `${says} of ${output.name}`);
   }
 
-  function without(key: 'contact' | 'clock') {
+  function without(key: 'contact' | 'clock' | 'supply') {
     const rest = Object.fromEntries(Object.entries(output).filter(([name]) => name !== key));
     editor.set(['program', 'outputs', index], rest, () => `${key} of ${output.name} not told`);
   }
@@ -45,6 +48,15 @@
       },
       'contact told',
     );
+  const supplies = $derived(editor.plan ? suppliesOf(editor.plan) : []);
+  /** What no other output drives. */
+  const switchable = $derived.by(() => {
+    if (!editor.plan) return [];
+    const taken = editor.plan.program.outputs
+      .filter((one) => one.id !== output.id)
+      .flatMap((one) => one.loads);
+    return switchableOf(editor.plan).filter((one) => !taken.includes(one.id));
+  });
   const positions = [
     ['OPEN', 'open'],
     ['CLOSED', 'closed'],
@@ -57,6 +69,60 @@
 </script>
 
 <div class="mt-2 border-l-4 border-ink bg-raised p-3">
+  <div class="flex flex-wrap items-end gap-4">
+    <label class="grid grow gap-1 text-sm"
+      >What the crew calls it<input
+        class={FIELD}
+        maxlength="120"
+        value={output.name}
+        onchange={(event) => put({ name: event.currentTarget.value }, 'name')}
+      /></label
+    >
+    <label class="text-sm"
+      >Fed from<select
+        class="field mt-1 block"
+        value={output.supply ?? ''}
+        onchange={(event) => {
+          const supply = event.currentTarget.value;
+          if (supply === '') without('supply');
+          else put({ supply }, 'supply');
+        }}
+      >
+        <option value="">main bus</option>
+        {#each supplies as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+      </select></label
+    >
+    <label class="grid gap-1 text-sm"
+      >Its coil draws, W<input
+        class="{FIELD} w-28"
+        inputmode="decimal"
+        value={output.coilWatts ?? 0}
+        onchange={(event) => {
+          const coilWatts = typed(event.currentTarget.value, 'W');
+          if (coilWatts !== undefined) put({ coilWatts }, 'coil');
+          else event.currentTarget.value = String(output.coilWatts ?? 0);
+        }}
+      /></label
+    >
+  </div>
+  <fieldset class="mt-3">
+    <legend class="text-sm">Behind its contact</legend>
+    <div class="flex flex-wrap gap-x-5">
+      {#each switchable as one (one.id)}
+        <label class="flex min-h-9 items-center gap-2"
+          ><input
+            type="checkbox"
+            class="size-5 accent-ink"
+            checked={output.loads.includes(one.id)}
+            onchange={(event) => {
+              const others = output.loads.filter((id) => id !== one.id);
+              put({ loads: event.currentTarget.checked ? [...others, one.id] : others }, 'what it drives');
+            }}
+          />{one.name}</label
+        >
+      {:else}<p class="text-soft">Everything here is behind another contact.</p>{/each}
+    </div>
+  </fieldset>
   {#if output.contact && reading?.contact}
     <SentenceEditor
       sentence={reading.contact}
@@ -105,6 +171,11 @@
     {/if}
   </div>
   <div class="mt-3 flex flex-wrap gap-2">
+    <Action
+      onclick={() =>
+        editor.plan && editor.take(withoutOutput(editor.plan, output.id), `${output.name} is gone`)}
+      >Remove this output</Action
+    >
     {#if output.contact}
       <Action onclick={() => without('contact')}>Contact not told</Action>
     {:else}

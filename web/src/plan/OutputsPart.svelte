@@ -1,11 +1,14 @@
 <script lang="ts">
   import type { Plan } from '../lib/api/api';
+  import { tick } from 'svelte';
   import Gauge from '../lib/gauge/Gauge.svelte';
+  import Action from '../lib/shell/Action.svelte';
   import { partName } from '../lib/shell/parts';
   import { seasonOf } from '../season/season.svelte';
   import TapeView from '../season/TapeView.svelte';
   import FindingLine from './FindingLine.svelte';
   import OutputCard from './OutputCard.svelte';
+  import { withOutput } from './outputs';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** What each output does, with what that makes of the next days beside it. */
@@ -18,6 +21,13 @@
     open.filter((one) => !plan.program.outputs.some((output) => output.id === one.at)),
   );
   let focused = $state<string>();
+  async function add() {
+    const added = withOutput(plan);
+    editor.take(added.plan, `${added.output.name} is new`);
+    await tick();
+    document.getElementById(`output-${added.output.id}`)?.scrollIntoView({ block: 'start' });
+  }
+
   const shown = $derived(focused ?? plan.program.outputs[0]?.id);
 </script>
 
@@ -49,6 +59,9 @@
     {:else}
       <p class="p-6">No output is programmed here yet.</p>
     {/each}
+    {#if !readonly}
+      <div class="px-4 py-4 md:px-6"><Action onclick={add}>Add an output</Action></div>
+    {/if}
   </section>
   <aside
     class="border-rule xl:sticky xl:top-0 xl:h-screen xl:overflow-y-auto xl:border-l"

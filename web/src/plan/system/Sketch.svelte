@@ -7,11 +7,13 @@
     chosen?: string;
     /** Paths of parts with something wrong. */
     wrong: Set<string>;
+    /** Paths of parts with a number that nobody has confirmed. */
+    guessed: Set<string>;
     choose: (path: string, schema: string, name: string) => void;
     /** Goes to the output of a contact. */
     output: (id: string) => void;
   }
-  let { sketch, chosen, wrong, choose, output }: Props = $props();
+  let { sketch, chosen, wrong, guessed, choose, output }: Props = $props();
 
   const tones: Record<Box['tone'], string> = {
     sun: 'var(--sun)',
@@ -97,7 +99,9 @@
       role="button"
       tabindex="0"
       class="part"
-      aria-label="{box.name}, {box.detail}{bad ? ', with a finding' : ''}"
+      aria-label="{box.name}, {box.detail}{bad ? ', with a finding' : ''}{guessed.has(box.path)
+        ? ', unconfirmed'
+        : ''}"
       aria-pressed={chosen === box.path}
       onclick={() => choose(box.path, box.schema, box.name)}
       onkeydown={(event) => keys(event, () => choose(box.path, box.schema, box.name))}
@@ -117,6 +121,16 @@
       <text x={box.x + 12} y={box.y + 17} font-size="15" font-weight="700" fill="var(--ink)"
         >{cut((bad ? '⚠ ' : '') + box.name, box.width)}</text
       >
+      {#if guessed.has(box.path)}
+        <text
+          x={box.x + box.width - 8}
+          y={box.y + 33}
+          font-size="15"
+          font-weight="700"
+          text-anchor="end"
+          fill="var(--caution)"><title>a number of it is unconfirmed</title>?</text
+        >
+      {/if}
       <text class="number" x={box.x + 12} y={box.y + 33} font-size="12.5" fill="var(--ink-soft)"
         >{cut(box.detail, box.width)}</text
       >

@@ -36,6 +36,16 @@
       sketch.boxes.filter((box) => findings.some((one) => stands(one, box.path))).map((box) => box.path),
     ),
   );
+  const guesses = $derived(
+    Object.entries(plan.origins)
+      .filter(([, origin]) => origin.kind === 'GUESS')
+      .map(([path]) => path),
+  );
+  const guessed = $derived(
+    new Set(
+      sketch.boxes.map((box) => box.path).filter((box) => guesses.some((path) => path.startsWith(`${box}/`))),
+    ),
+  );
   const place = $derived(placeOf(plan, chosen.path));
   const part = $derived(place && (atPlace(plan, place) as Record<string, unknown> | undefined));
   const name = $derived(
@@ -103,13 +113,14 @@
         {sketch}
         chosen={chosen.path}
         {wrong}
+        {guessed}
         choose={(path, kind) => (chosen = { path, schema: kind })}
         {output}
       />
     </div>
     <p class="mt-1 text-sm text-soft">
-      ◇ where voltage is read · blade: contact of an output, leading to it; open where a rule decides · volts
-      on a wire: what its cable drops at the worst
+      ◇ where voltage is read · ? a number nobody has confirmed · blade: contact of an output, leading to it;
+      open where a rule decides · volts on a wire: what its cable drops at the worst
     </p>
   </section>
   <aside

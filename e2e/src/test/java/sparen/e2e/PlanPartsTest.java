@@ -249,4 +249,28 @@ public class PlanPartsTest extends BrowserTest {
         page.navigate(address() + "/#/");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
     }
+
+    /** An output is added, told what it drives, given a rule by its purpose, and taken away again. */
+    @Test
+    public void addsAnOutput() {
+        Page page = at("/site/skarvholm/plan/outputs", "liv");
+        button(page, "Add an output").click();
+        Locator card = page.locator("article").last();
+        assertThat(card).containsText("Output 8");
+        button(page, "Facts of Output 8").click();
+        card.getByLabel("What the crew calls it").fill("Kitchen contactor");
+        page.keyboard().press("Tab");
+        assertThat(card.locator("h3")).hasText("Kitchen contactor");
+        card.getByLabel("Kitchen", new Locator.GetByLabelOptions().setExact(true)).check();
+        assertThat(card).containsText("feeds Kitchen");
+        button(page, "Rules of Kitchen contactor").click();
+        card.getByText("Keep the battery from emptying").click();
+        card.getByText("As its protection").first().click();
+        assertThat(card.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("LVD").setExact(true)))
+                .isVisible();
+        assertAccessible(page);
+        button(page, "Facts of Kitchen contactor").click();
+        button(page, "Remove this output").click();
+        assertThat(page.getByText("Kitchen contactor")).hasCount(0);
+    }
 }
