@@ -236,4 +236,24 @@ public class PlanApiTest extends OverHttp {
         device.set("outputs", JSON.createArrayNode().add("nobody"));
         assertEquals(liv.post("/api/reading/hallgrund", plan).statusCode(), 422);
     }
+
+    /** An observer may play at a bench: nothing of it is kept. */
+    @Test
+    public void playsAtTheBench() throws Exception {
+        Browser odd = signedIn("odd");
+        ObjectNode request = body("plan", plan(odd, "hallgrund", 1)).put("untilSeconds", 3600);
+        ArrayNode turns = JSON.createArrayNode();
+        turns.addObject()
+                .put("seconds", 5)
+                .put("knob", "bus_volts")
+                .put("value", 10.0)
+                .put("overSeconds", 60);
+        request.set("script", body("turns", turns));
+        JsonNode state = json(odd.post("/api/bench/hallgrund", request));
+        assertEquals(state.at("/outputs/0/closed").asBoolean(), false);
+        assertTrue(state.at("/events/0/reason").asString().contains("LVD"), state.toString());
+        ((ObjectNode) turns.get(0)).put("knob", "no_such_knob");
+        JsonNode refused = json(odd.post("/api/bench/hallgrund", request));
+        assertTrue(refused.toString().contains("no_such_knob"), refused.toString());
+    }
 }

@@ -30,7 +30,7 @@ class SecurityConfiguration {
     SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
                         .permitAll()
-                        .requestMatchers("/api/reading/**", "/api/season/**")
+                        .requestMatchers("/api/reading/**", "/api/season/**", "/api/bench/**")
                         .authenticated()
                         .requestMatchers(HttpMethod.GET, "/api/**", "/v3/api-docs")
                         .authenticated()
