@@ -12,6 +12,7 @@
     '/many': wrap({ asyncComponent: () => import('./sites/ManySitesPage.svelte') }),
     '/new': wrap({ asyncComponent: () => import('./sites/NewSitePage.svelte') }),
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
+    '/site/:site/bench': wrap({ asyncComponent: () => import('./bench/BenchPage.svelte') }),
     '/site/:site/season': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
     '*': NotFound,
   };

@@ -11,7 +11,7 @@
     /** Site whose places are offered in the rail; none on the list of sites. */
     site?: string;
     /** Which place this is. */
-    place?: 'sites' | 'plan' | 'season';
+    place?: 'sites' | 'plan' | 'bench' | 'season';
     /** Beside the title: revision, saving. */
     header?: Snippet;
     children: Snippet;
@@ -25,6 +25,7 @@
     ...(site
       ? [
           { key: 'plan', name: 'Plan', letter: 'p', address: `/site/${site}/plan` },
+          { key: 'bench', name: 'Bench', letter: 'b', address: `/site/${site}/bench` },
           { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
         ]
       : []),

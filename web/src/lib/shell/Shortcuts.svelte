@@ -4,7 +4,7 @@
   let dialog = $state<HTMLDialogElement>();
 
   const keys = [
-    ['g then s, p, e', 'go to Sites, Plan, Season'],
+    ['g then s, p, b, e', 'go to Sites, Plan, Bench, Season'],
     ['/', 'search the sites'],
     ['↑ ↓', 'step the number in focus; with Shift a bigger step'],
     ['Enter', 'type the number; Enter again takes it, Esc leaves it'],

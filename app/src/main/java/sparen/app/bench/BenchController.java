@@ -1,5 +1,6 @@
 package sparen.app.bench;
 
+import java.util.List;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -7,6 +8,7 @@ import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.simulation.AutoBench;
 import sparen.simulation.BenchScript;
 import sparen.simulation.BenchState;
 import sparen.simulation.SupplyBench;
@@ -37,5 +39,28 @@ class BenchController {
     BenchState play(@PathVariable String siteId, @RequestBody BenchRequest request) {
         sites.mustExist(siteId);
         return SupplyBench.play(request.plan(), request.script(), request.untilSeconds());
+    }
+
+    /**
+     * A program whose levels are all walked.
+     *
+     * @param plan with the program
+     */
+    record WalkRequest(Plan plan) {
+        WalkRequest {
+            Bounds.present("plan", plan);
+        }
+    }
+
+    /** One level walked, and whether its output did as the level says. */
+    record Walked(AutoBench.Row row, boolean asExpected) {}
+
+    /** Walks every level of a program up or down: its commissioning test. */
+    @PostMapping("/api/bench/{siteId}/walk")
+    List<Walked> walk(@PathVariable String siteId, @RequestBody WalkRequest request) {
+        sites.mustExist(siteId);
+        return AutoBench.walk(request.plan()).stream()
+                .map(row -> new Walked(row, row.asExpected()))
+                .toList();
     }
 }

@@ -1,0 +1,62 @@
+<script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
+  import { duration, fixed } from '../lib/sentence/quantity';
+  import type { Bench } from './bench.svelte';
+
+  /** Every level walked up or down: what was expected, what happened, what never switched. */
+  let { bench, names }: { bench: Bench; names: Record<string, string> } = $props();
+
+  const wrong = $derived((bench.walked ?? []).filter((one) => !one.asExpected).length);
+</script>
+
+<section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="walk">
+  <div class="flex flex-wrap items-center gap-4">
+    <h2 id="walk">Auto bench</h2>
+    <p class="grow text-soft">
+      Each level alone: a hundredth of a volt before it the contact must stay, a hundredth past it it must
+      move.
+    </p>
+    <Action onclick={() => bench.walk()} disabled={bench.walking}
+      >{bench.walking ? 'Walking' : 'Walk every level'}</Action
+    >
+  </div>
+  {#if bench.walked}
+    <p class="mt-2" role="status">
+      {bench.walked.length} levels, {wrong === 0 ? 'all as expected' : `${wrong} not as expected`}. Simulated.
+    </p>
+    <div class="overflow-x-auto">
+      <table class="mt-2 w-full max-w-5xl text-left">
+        <thead class="text-sm text-soft">
+          <tr>
+            <th class="py-1 pr-4 font-normal">output</th>
+            <th class="py-1 pr-4 font-normal">level</th>
+            <th class="py-1 pr-4 text-right font-normal">expected at</th>
+            <th class="py-1 pr-4 font-normal">just before</th>
+            <th class="py-1 pr-4 text-right font-normal">moved after</th>
+            <th class="py-1 font-normal"></th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each bench.walked as { row, asExpected } (row.output + row.term + row.knob)}
+            <tr class="border-t border-rule {asExpected ? '' : 'text-danger'}">
+              <td class="py-1 pr-4">{names[row.output] ?? row.output}</td>
+              <td class="py-1 pr-4">{row.falling ? '▼' : '▲'} {row.term}</td>
+              <td class="number py-1 pr-4 text-right"
+                >{row.knob.includes('charge')
+                  ? `${fixed(row.expected * 100, 0)} %`
+                  : `${fixed(row.expected, 2)} V`}</td
+              >
+              <td class="py-1 pr-4">{row.stays ? 'stays' : 'moves'}</td>
+              <td class="number py-1 pr-4 text-right"
+                >{row.movedAfterSeconds === undefined
+                  ? 'never'
+                  : duration(Math.round(row.movedAfterSeconds * 10) / 10)}</td
+              >
+              <td class="py-1 font-bold">{asExpected ? '' : 'not as expected'}</td>
+            </tr>
+          {/each}
+        </tbody>
+      </table>
+    </div>
+  {/if}
+</section>

@@ -1,0 +1,71 @@
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Plan } from '../lib/api/api';
+
+const server = vi.hoisted(() => ({ asked: [] as { script: { turns: unknown[] }; untilSeconds: number }[] }));
+
+vi.mock('../lib/api/client', () => ({
+  api: {
+    POST: (_: string, { body }: { body: (typeof server.asked)[number] }) => {
+      server.asked.push(body);
+      return { data: { seconds: body.untilSeconds, nextSeconds: 42, outputs: [], events: [], knobs: {} } };
+    },
+  },
+  outcome: (call: unknown) => Promise.resolve(call),
+}));
+
+async function bench() {
+  const { Bench } = await import('./bench.svelte');
+  return new Bench('hallgrund', () => ({}) as Plan);
+}
+
+describe('a bench', () => {
+  beforeEach(() => {
+    server.asked = [];
+  });
+
+  it('is its script: every knob that was turned, when, and how far time has gone', async () => {
+    const one = await bench();
+    await one.turn('bus_volts', 12);
+    await one.forward(30);
+    await one.turn('bus_volts', 11, 60);
+    expect(server.asked.at(-1)).toEqual({
+      plan: {},
+      script: {
+        turns: [
+          { seconds: 0, knob: 'bus_volts', value: 12, overSeconds: 0 },
+          { seconds: 30, knob: 'bus_volts', value: 11, overSeconds: 60 },
+        ],
+      },
+      untilSeconds: 30,
+    });
+  });
+
+  it('goes to what happens next, no further than a week, and back to the start', async () => {
+    const one = await bench();
+    await one.forward(1);
+    await one.toNext();
+    expect(one.seconds).toBe(42);
+    await one.forward(1e9);
+    expect(one.seconds).toBe(604_800);
+    await one.clear();
+    expect(one.turns).toEqual([]);
+    expect(server.asked.at(-1)?.untilSeconds).toBe(0);
+  });
+
+  it('plays a script that was kept to its end', async () => {
+    const one = await bench();
+    await one.take([{ seconds: 5, knob: 'bus_volts', value: 11, overSeconds: 20 }]);
+    expect(one.seconds).toBe(25);
+  });
+});
+
+it.each([
+  ['bus_volts', 'V', 24, [17, 34]],
+  ['reported_charge_monitor', '', 24, [0, 1]],
+  ['battery_celsius', '°C', 24, [-30, 60]],
+  ['array_volts_mppt', 'V', 24, [0, 200]],
+])('the knob %s counts in %s', async (knob, unit, nominal, [least, most]) => {
+  const { knobRange, knobUnit } = await import('./bench.svelte');
+  expect(knobUnit(knob)).toBe(unit);
+  expect(knobRange(knob, nominal)).toMatchObject({ least, most });
+});
