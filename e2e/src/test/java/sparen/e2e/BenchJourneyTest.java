@@ -17,7 +17,8 @@ public class BenchJourneyTest extends BrowserTest {
     }
 
     private static Locator knob(Page page, String name) {
-        return page.getByRole(AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+        return page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
     private static void turn(Page page, String knob, String to) {

@@ -261,12 +261,15 @@ public class PlanPartsTest extends BrowserTest {
         card.getByLabel("What the crew calls it").fill("Kitchen contactor");
         page.keyboard().press("Tab");
         assertThat(card.locator("h3")).hasText("Kitchen contactor");
-        card.getByLabel("Kitchen", new Locator.GetByLabelOptions().setExact(true)).check();
+        card.getByLabel("Kitchen", new Locator.GetByLabelOptions().setExact(true))
+                .check();
         assertThat(card).containsText("feeds Kitchen");
         button(page, "Rules of Kitchen contactor").click();
         card.getByText("Keep the battery from emptying").click();
         card.getByText("As its protection").first().click();
-        assertThat(card.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("LVD").setExact(true)))
+        assertThat(card.getByRole(
+                        AriaRole.SPINBUTTON,
+                        new Locator.GetByRoleOptions().setName("LVD").setExact(true)))
                 .isVisible();
         assertAccessible(page);
         button(page, "Facts of Kitchen contactor").click();
