@@ -122,24 +122,32 @@
             />
           {/each}
         </details>
-        <form class="mt-4 grid gap-2 border-t border-rule pt-3" onsubmit={turnSlowly} aria-label="Slow turn">
+        <form
+          class="mt-4 grid grid-cols-1 gap-2 border-t border-rule pt-3"
+          onsubmit={turnSlowly}
+          aria-label="Slow turn"
+        >
           <h3>Slow turn</h3>
-          <select class={FIELD} aria-label="Knob to turn slowly" bind:value={slowKnob}>
+          <select class="{FIELD} w-full min-w-0" aria-label="Knob to turn slowly" bind:value={slowKnob}>
             {#each Object.keys(stands.knobs) as knob (knob)}<option value={knob}
                 >{knob.replaceAll('_', ' ')}</option
               >{/each}
           </select>
-          <div class="flex gap-2">
-            <label class="grid grow gap-1 text-sm text-soft"
+          <div class="grid grid-cols-2 gap-2">
+            <label class="grid min-w-0 gap-1 text-sm text-soft"
               >to<input
-                class="{FIELD} w-full"
+                class="{FIELD} w-full min-w-0"
                 inputmode="decimal"
                 bind:value={slowTo}
                 aria-label="Turn slowly to"
               /></label
             >
-            <label class="grid grow gap-1 text-sm text-soft"
-              >over<input class="{FIELD} w-full" bind:value={slowOver} aria-label="Over what time" /></label
+            <label class="grid min-w-0 gap-1 text-sm text-soft"
+              >over<input
+                class="{FIELD} w-full min-w-0"
+                bind:value={slowOver}
+                aria-label="Over what time"
+              /></label
             >
           </div>
           {#if slowTrouble}<p class="text-sm text-danger" role="alert">{slowTrouble}</p>{/if}

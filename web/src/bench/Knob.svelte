@@ -12,10 +12,12 @@
   let { knob, value, nominalVolts, turn }: Props = $props();
 
   const name = $derived(knobName(knob));
-  const unit = $derived(knobUnit(knob));
+  /** A state of charge is said in percent. */
+  const scale = $derived(knob.includes('charge') ? 100 : 1);
+  const unit = $derived(scale === 100 ? '%' : knobUnit(knob));
   const range = $derived(knobRange(knob, nominalVolts));
   const isVolts = $derived(unit === 'V');
-  const shown = $derived(Math.round(value * 1000) / 1000);
+  const shown = $derived(Math.round(value * scale * 100) / 100);
 </script>
 
 <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-x-3">
@@ -27,13 +29,13 @@
       label: name,
       value: shown,
       unit,
-      step: isVolts ? 0.1 : range.step,
-      bigStep: isVolts ? 0.5 : range.step * 5,
+      step: isVolts ? 0.1 : range.step * scale,
+      bigStep: isVolts ? 0.5 : range.step * scale * 5,
       least: -1000,
       most: 10000,
     }}
     value={shown}
-    change={turn}
+    change={(to) => turn(to / scale)}
   />
   <input
     class="col-span-2 min-h-8 w-full accent-ink"

@@ -98,6 +98,9 @@ public final class SupplyBench {
     private void play(List<Turn> turns, double until) {
         int next = 0;
         for (; ; ) {
+            // What is due at an instant happens before a hand turns a knob at it: so a script grows without changing
+            // what was.
+            settle();
             while (next < turns.size() && turns.get(next).seconds() <= now) {
                 begin(turns.get(next++));
             }

@@ -112,4 +112,13 @@ public class SupplyBenchTest {
                 "turns.seconds");
         assertEquals(Optional.of(true), Optional.of(SupplyBench.knobs(PLAN).contains("sun_altitude_degrees")));
     }
+
+    /** Turned at the very instant at which a delay is over, a knob does not undo what has happened. */
+    @Test
+    public void aScriptGrowsWithoutChangingWhatWas() {
+        BenchState opened = play(PLAN, 30, battery(0, 22, 0));
+        assertEquals(moves(opened, "radio").size(), 1);
+        BenchState turnedBack = play(PLAN, 30, battery(0, 22, 0), battery(30, 26, 0));
+        assertEquals(moves(turnedBack, "radio"), moves(opened, "radio"));
+    }
 }
