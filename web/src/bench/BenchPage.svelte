@@ -101,7 +101,7 @@
       themselves. The plan is taken with its unsaved changes.
     </p>
     <div class="grid grid-cols-1 lg:grid-cols-[19rem_minmax(0,1fr)_minmax(0,1fr)]">
-      <section class="border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="knobs">
+      <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="knobs">
         <h2 id="knobs">Knobs</h2>
         {#each knobs.first as knob (knob)}
           <Knob
@@ -154,7 +154,7 @@
           <Action type="submit">Turn</Action>
         </form>
       </section>
-      <section class="border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
+      <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
         <h2 id="contacts">Contacts</h2>
         <ul>
           {#each stands.outputs as one (one.output)}
@@ -178,7 +178,7 @@
           {:else}<li class="py-3 text-soft">No output is programmed here yet.</li>{/each}
         </ul>
       </section>
-      <section class="px-4 py-4 md:px-6" aria-labelledby="printed">
+      <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="printed">
         <div class="flex flex-wrap items-center gap-4">
           <h2 id="printed" class="grow">What happened</h2>
           <a

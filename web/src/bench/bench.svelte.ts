@@ -20,6 +20,7 @@ export class Bench {
   took = $state(0);
 
   private asking?: AbortController;
+  private playing: Promise<void> = Promise.resolve();
 
   constructor(
     readonly site: string,
@@ -40,8 +41,9 @@ export class Bench {
     await this.play();
   }
 
-  /** To the next thing that happens by itself, if anything does. */
+  /** To the next thing that happens by itself, if anything does; asked again before the answer is there, it waits for that first. */
   async toNext() {
+    await this.playing;
     const next = this.state?.nextSeconds;
     if (next === undefined) return;
     this.seconds = Math.min(WEEK_SECONDS, next);
@@ -64,7 +66,12 @@ export class Bench {
   }
 
   /** Plays the script to where time is; only the newest question counts. */
-  async play() {
+  play(): Promise<void> {
+    this.playing = this.ask();
+    return this.playing;
+  }
+
+  private async ask() {
     const plan = this.plan();
     if (!plan) return;
     this.asking?.abort();
