@@ -58,13 +58,15 @@
     {#each places as one (one.key)}
       <a
         href="#{one.address}"
-        class="flex min-h-11 items-center px-4 {place === one.key
+        class="flex min-h-11 items-center px-2.5 md:px-4 {place === one.key
           ? 'bg-paper font-bold max-md:border-b-4 max-md:border-ink md:border-l-4 md:border-ink md:pl-3'
           : ''}"
         aria-current={place === one.key ? 'page' : undefined}>{one.name}</a
       >
     {/each}
-    <div class="ml-auto flex items-center gap-1 px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3">
+    <div
+      class="ml-auto flex items-center px-1 md:gap-1 md:px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3"
+    >
       <button class="min-h-11 px-2 text-left text-sm" onclick={() => theme.toggle()}>
         {theme.dark ? 'Light' : 'Dark'}<span class="max-md:sr-only">&nbsp;ground</span>
       </button>
