@@ -85,7 +85,7 @@
         {#each SPEEDS as speed (speed)}<option value={speed}>× {speed}</option>{/each}
       </select>
       <Action onclick={() => bench.toNext()} disabled={stands?.nextSeconds === undefined}
-        >To what is next</Action
+        >To the next switching</Action
       >
       <Action onclick={() => bench.clear()}>Start again</Action>
     </div>

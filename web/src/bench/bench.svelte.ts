@@ -5,6 +5,7 @@ import type { BenchState, Plan, Turn, Walked } from '../lib/api/api';
 export const SPEEDS = [1, 10, 60, 600] as const;
 
 const WEEK_SECONDS = 604_800;
+const MOST_STEPS = 60;
 
 /** A program on the bench: what was turned, how far it has gone, and how everything stands. The script is all there is to it. */
 export class Bench {
@@ -41,13 +42,19 @@ export class Bench {
     await this.play();
   }
 
-  /** To the next thing that happens by itself, if anything does; asked again before the answer is there, it waits for that first. */
+  /**
+   * To the next switching, past whatever only begins or ends a delay; not beyond what happens by itself. Asked again before the answer
+   * is there, it waits for that first.
+   */
   async toNext() {
     await this.playing;
-    const next = this.state?.nextSeconds;
-    if (next === undefined) return;
-    this.seconds = Math.min(WEEK_SECONDS, next);
-    await this.play();
+    const printed = this.state?.events.length ?? 0;
+    for (let steps = 0; steps < MOST_STEPS; steps++) {
+      const next = this.state?.nextSeconds;
+      if (next === undefined || next >= WEEK_SECONDS || (this.state?.events.length ?? 0) > printed) return;
+      this.seconds = next;
+      await this.play();
+    }
   }
 
   /** From the start again, with nothing turned. */

@@ -1,13 +1,18 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Plan } from '../lib/api/api';
 
-const server = vi.hoisted(() => ({ asked: [] as { script: { turns: unknown[] }; untilSeconds: number }[] }));
+const server = vi.hoisted(() => ({
+  switchesAt: 42,
+  asked: [] as { script: { turns: unknown[] }; untilSeconds: number }[],
+}));
 
 vi.mock('../lib/api/client', () => ({
   api: {
     POST: (_: string, { body }: { body: (typeof server.asked)[number] }) => {
       server.asked.push(body);
-      return { data: { seconds: body.untilSeconds, nextSeconds: 42, outputs: [], events: [], knobs: {} } };
+      const events = body.untilSeconds >= server.switchesAt ? [{ seconds: server.switchesAt }] : [];
+      const nextSeconds = body.untilSeconds + 10;
+      return { data: { seconds: body.untilSeconds, nextSeconds, outputs: [], events, knobs: {} } };
     },
   },
   outcome: (call: unknown) => Promise.resolve(call),
@@ -40,9 +45,9 @@ describe('a bench', () => {
     });
   });
 
-  it('goes to what happens next, no further than a week, and back to the start', async () => {
+  it('goes to the next switching, past what only begins a delay; no further than a week; and back to the start', async () => {
     const one = await bench();
-    await one.forward(1);
+    await one.forward(2);
     await one.toNext();
     expect(one.seconds).toBe(42);
     await one.forward(1e9);
