@@ -11,6 +11,8 @@ describe('what is typed into a chip', () => {
     ['2 min', 's', 120],
     ['1 h 30 min', 's', 5400],
     ['1,5 min', 's', 90],
+    ['16', '', 16],
+    ['-0,5', '', -0.5],
   ])('%s in %s is %d', (text, unit, value) => expect(typed(text, unit)).toBe(value));
 
   it.each([
@@ -21,6 +23,9 @@ describe('what is typed into a chip', () => {
     ['1:75', 's'],
     ['2 minutes ago', 's'],
     ['Infinity', 'V'],
+    ['', ''],
+    ['sixteen', ''],
+    ['16 V', ''],
   ])('“%s” in %s is refused', (text, unit) => expect(typed(text, unit)).toBeUndefined());
 
   it('reads back what it writes', () => {

@@ -41,7 +41,8 @@ const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 36
 export function typed(text: string, unit: string): number | undefined {
   const plain = text.trim().toLowerCase().replace(/−/g, '-').replace(/,/g, '.');
   if (unit === 's') return seconds(plain);
-  const bare = plain.endsWith(unit.toLowerCase()) ? plain.slice(0, -unit.length).trim() : plain;
+  const bare =
+    unit !== '' && plain.endsWith(unit.toLowerCase()) ? plain.slice(0, -unit.length).trim() : plain;
   return number(bare);
 }
 
