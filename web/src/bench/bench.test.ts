@@ -74,3 +74,19 @@ it.each([
   expect(knobUnit(knob)).toBe(unit);
   expect(knobRange(knob, nominal)).toMatchObject({ least, most });
 });
+
+it('puts the knobs that most benches need first, each under a name that can be read', async () => {
+  const { knobName, sortedKnobs } = await import('./bench.svelte');
+  const all = ['bms_talks', 'bus_volts', 'stage_mppt', 'reported_charge_shunt', 'fault', 'local_hour'];
+  const { first, others } = sortedKnobs(all);
+  expect(first).toEqual(['bus_volts', 'reported_charge_shunt', 'local_hour']);
+  expect([...first, ...others].sort()).toEqual([...all].sort());
+  expect(all.map(knobName)).toEqual([
+    'bms talks',
+    'bus volts',
+    'stage: mppt',
+    'reported charge: shunt',
+    'fault',
+    'local hour',
+  ]);
+});

@@ -305,6 +305,13 @@
 </ul>
 
 <style>
+  /* A rim of paper keeps a number readable where a line runs behind it. */
+  text {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 3px;
+    stroke-linejoin: round;
+  }
   .handle {
     cursor: ns-resize;
   }

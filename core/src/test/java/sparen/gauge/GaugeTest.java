@@ -16,6 +16,10 @@ import sparen.program.ChargeDetails.Compensation;
 import sparen.program.FullSite;
 import sparen.program.Output;
 import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.Rules;
+import sparen.program.Surroundings;
+import sparen.program.Wish;
 import sparen.quantity.Fields;
 
 /** The gauge has every level once, and its walls are those of the parts. */
@@ -113,5 +117,33 @@ public class GaugeTest {
         Plan quoted = FullSite.output(FullSite.PLAN, "radio", output -> named);
         assertTrue(
                 Tables.outputs(quoted).contains("radio,\"radio, \"\"main\"\"\",radio,on,"), "quoted as RFC 4180 says");
+    }
+
+    /** Temperatures of rules are on an axis of their own, between where the BMS stops charging. */
+    @Test
+    public void temperaturesHaveTheirOwnAxis() {
+        Rule cooling = Rules.ALL.stream()
+                .filter(kind -> kind.name().equals("coolingByTemperature"))
+                .findFirst()
+                .orElseThrow()
+                .usual()
+                .apply(Surroundings.of(FullSite.LITHIUM)
+                        .at(FullSite.LITHIUM.program().outputs().get(0)))
+                .orElseThrow();
+        Plan plan = FullSite.output(
+                FullSite.LITHIUM,
+                "fan",
+                output -> Fields.with(output.withAutomatic(Optional.of(cooling)), "wish", Wish.AUTOMATIC));
+        Gauge gauge = Gauge.of(plan, Map.of());
+        List<Peg> degrees =
+                gauge.pegs().stream().filter(one -> one.unit().equals("°C")).toList();
+        assertTrue(degrees.size() >= 2, degrees.toString());
+        for (Peg one : degrees) {
+            assertEquals(one.at(), "fan");
+            assertEquals(Fields.at(plan, one.path()), one.value(), "its path leads to its number");
+        }
+        List<Gauge.Wall> walls =
+                gauge.walls().stream().filter(wall -> wall.unit().equals("°C")).toList();
+        assertEquals(walls.stream().map(Gauge.Wall::value).toList(), List.of(0.0, 50.0));
     }
 }
