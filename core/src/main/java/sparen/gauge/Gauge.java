@@ -1,6 +1,7 @@
 package sparen.gauge;
 
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -20,6 +21,7 @@ import sparen.program.Rule;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.site.Bms;
+import sparen.site.Consumption;
 import sparen.site.Inverter;
 import sparen.site.SensePoint;
 
@@ -27,7 +29,7 @@ import sparen.site.SensePoint;
  * The levels of a plan on one axis.
  *
  * @param pegs levels of voltage, state of charge and temperature, those of outputs first
- * @param walls where battery, BMS and inverter stop by themselves
+ * @param walls where battery, BMS and inverter stop by themselves, and where a conductor is overloaded
  * @param usableFromVolts the highest of the lower walls (V)
  * @param usableToVolts the lowest of the upper walls (V)
  * @param sagAtOnceVolts what all loads together make the voltage sag at once, in the cold (V)
@@ -48,6 +50,9 @@ public record Gauge(
     private static final double DEVIATIONS = 2;
 
     private static final double MILLI = 1e-3;
+    /** Conductors that are overloaded far below the battery's lowest voltage (of it) are none of the gauge's. */
+    private static final double LOOKED_AT = 0.7;
+
     private static final String VOLTS = "V";
     private static final String PERCENT = "%";
     private static final String CELSIUS = "°C";
@@ -121,9 +126,11 @@ public record Gauge(
         double low = plan.site().battery().lowestVolts();
         double amperes = examined.worstAmperesOfAll(low);
         double cold = examined.battery().resistanceFactor(examined.coldestBatteryCelsius());
+        List<Wall> all = new ArrayList<>(walls);
+        conductors(examined).forEach(all::add);
         return new Gauge(
                 pegs,
-                walls,
+                List.copyOf(all),
                 bound(walls, true).max().orElse(low),
                 bound(walls, false).min().orElse(0),
                 amperes * (examined.battery().ohmicOhms() * cold + examined.mainCableOhms()),
@@ -199,6 +206,23 @@ public record Gauge(
                         .orElse(0.0),
                 moves.map(Compensation::ceilingVolts),
                 moves.map(Compensation::floorVolts));
+    }
+
+    /**
+     * Below which voltage a load of constant power draws more than its conductor bears: I = P / U. Only the highest is told, and it is
+     * none of the limits of use; circuit law.
+     */
+    private static Stream<Wall> conductors(Examined plan) {
+        return plan.site().loads().stream()
+                .filter(load -> load.feed().isEmpty()
+                        && !(load.consumption() instanceof Consumption.Resistance)
+                        && !(load.consumption() instanceof Consumption.ConstantCurrent))
+                .flatMap(load -> load.cable().ampacityAmperes().stream()
+                        .map(bears -> new Wall(
+                                "conductor to " + load.name(), plan.worstWatts(load.id()) / bears, VOLTS, true)))
+                .filter(wall -> wall.value() > plan.bank().lowestVolts() * LOOKED_AT)
+                .max(Comparator.comparingDouble(Wall::value))
+                .stream();
     }
 
     private static DoubleStream bound(List<Wall> walls, boolean lower) {

@@ -146,4 +146,26 @@ public class GaugeTest {
                 gauge.walls().stream().filter(wall -> wall.unit().equals("°C")).toList();
         assertEquals(walls.stream().map(Gauge.Wall::value).toList(), List.of(0.0, 50.0));
     }
+
+    /** 50 W through a conductor that bears 2.2 A: below 22.73 V it is too much; it does not narrow what the bank can be used for. */
+    @Test
+    public void aConductorIsAWallForConstantPower() {
+        Plan thin = FullSite.site(
+                FullSite.PLAN,
+                "loads",
+                FullSite.PLAN.site().loads().stream()
+                        .map(load -> load.id().equals("radio")
+                                ? Fields.with(
+                                        load, "cable", Fields.with(load.cable(), "ampacityAmperes", Optional.of(2.2)))
+                                : load)
+                        .toList());
+        Gauge gauge = Gauge.of(thin, Map.of());
+        Gauge.Wall wall = gauge.walls().stream()
+                .filter(one -> one.name().equals("conductor to radio"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(wall.value(), 50 / 2.2, 1e-9);
+        assertTrue(wall.lower());
+        assertEquals(gauge.usableFromVolts(), GAUGE.usableFromVolts(), 1e-9);
+    }
 }
