@@ -14,19 +14,30 @@ import java.util.Map;
 import java.util.Set;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
+import sparen.document.PlanDocument;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
 import sparen.format.WeatherFile;
 import sparen.format.WeatherReader;
 import sparen.program.Plan;
+import sparen.simulation.BenchScript;
 
 /** Reads the files a command is given. */
 final class Inputs {
     private Inputs() {}
 
     static Plan plan(Path file) throws BadInput {
+        return read(file, PlanDocument.class).plan();
+    }
+
+    /** A script of the bench. */
+    static BenchScript script(Path file) throws BadInput {
+        return read(file, BenchScript.class);
+    }
+
+    private static <T> T read(Path file, Class<T> type) throws BadInput {
         try {
-            return Documents.read(text(file)).plan();
+            return Documents.readAny(text(file), type);
         } catch (DocumentProblem problem) {
             throw new BadInput(file + ": at " + place(problem) + ": " + problem.getMessage(), problem);
         }

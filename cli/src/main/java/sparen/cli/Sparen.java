@@ -7,7 +7,7 @@ import picocli.CommandLine.Command;
 @Command(
         name = "sparen",
         mixinStandardHelpOptions = true,
-        subcommands = {SimulateCommand.class, CheckCommand.class},
+        subcommands = {SimulateCommand.class, CheckCommand.class, BenchCommand.class},
         description = "Simulates and checks the programs of off-grid sites. Results are simulated, no proof of safety.")
 public final class Sparen {
     private Sparen() {}

@@ -185,4 +185,39 @@ public class SparenTest {
         assertEquals(printed.get("check"), finding.get("check"));
         assertEquals(printed.path("dismissed").asString(""), "known to the owner", printed.toString());
     }
+
+    /** The same script, the same instants as at the bench: 13 V to 11 V in 200 s passes the level when arithmetic says. */
+    @Test
+    public void playsAScriptOfTheBench() throws IOException {
+        Path script = Files.createTempFile("bench", ".json");
+        String turns = "{\"turns\":[{\"seconds\":0,\"knob\":\"bus_volts\",\"value\":13,\"overSeconds\":0},"
+                + "{\"seconds\":10,\"knob\":\"bus_volts\",\"value\":11,\"overSeconds\":200}]}";
+        Files.writeString(script, turns);
+        JsonNode events =
+                call("bench", DEMO, "--script", script.toString()).json().at("/bench/events");
+        JsonNode opened = null;
+        for (JsonNode event : events) {
+            boolean transmitter = event.get("subject").asString().equals("transmitter-disconnect");
+            opened = opened == null && transmitter ? event : opened;
+        }
+        // The controller reads 0.03 V too low: it acts on 11.7 V at a true 11.73 V, 127 s after the turning began, 30 s
+        // later.
+        assertEquals(opened.get("seconds").asDouble(), 10 + 127 + 30, 1e-6);
+        Files.writeString(script, turns.replace("bus_volts", "no_such"));
+        Outcome refused = call("bench", DEMO, "--script", script.toString());
+        assertEquals(refused.code(), 1);
+        assertTrue(refused.err().contains("no_such"), refused.err());
+        Files.writeString(script, turns.replace("200", "-200"));
+        Outcome broken = call("bench", DEMO, "--script", script.toString());
+        assertTrue(broken.err().contains("/turns/1/overSeconds"), broken.err());
+    }
+
+    @Test
+    public void walksEveryLevel() {
+        JsonNode levels = call("bench", DEMO).json().get("levels");
+        assertTrue(levels.size() >= 6, levels.toString());
+        for (JsonNode level : levels) {
+            assertTrue(level.get("stays").asBoolean() && level.has("movedAfterSeconds"), level.toString());
+        }
+    }
 }

@@ -42,4 +42,9 @@ public record BenchScript(List<Turn> turns) {
             last = turn.seconds();
         }
     }
+
+    /** When its last turning is over (s). */
+    public double endSeconds() {
+        return turns.stream().mapToDouble(Turn::endSeconds).max().orElse(0);
+    }
 }

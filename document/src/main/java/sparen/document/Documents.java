@@ -80,8 +80,12 @@ public final class Documents {
         return readAny(json, PlanDocument.class);
     }
 
-    /** Reads a record of the core. */
-    static <T> T readAny(String json, Class<T> type) throws DocumentProblem {
+    /**
+     * Reads a record of the core.
+     *
+     * @throws DocumentProblem with the pointer of the first field that cannot be taken
+     */
+    public static <T> T readAny(String json, Class<T> type) throws DocumentProblem {
         try {
             return MAPPER.readValue(json, type);
         } catch (JacksonException broken) {

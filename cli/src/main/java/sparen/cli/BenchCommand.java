@@ -1,0 +1,60 @@
+package sparen.cli;
+
+import java.nio.file.Path;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import java.util.concurrent.Callable;
+import picocli.CommandLine.Command;
+import picocli.CommandLine.Mixin;
+import picocli.CommandLine.Model.CommandSpec;
+import picocli.CommandLine.Option;
+import picocli.CommandLine.Spec;
+import sparen.document.Documents;
+import sparen.program.Plan;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.AutoBench;
+import sparen.simulation.BenchScript;
+import sparen.simulation.SupplyBench;
+
+/** Plays a script of the bench, or walks every level. */
+@Command(
+        name = "bench",
+        mixinStandardHelpOptions = true,
+        description =
+                "Puts the program of a plan document on a bench supply and prints as JSON what happens: by a script that was"
+                        + " kept at the bench, or, without one, by walking every level.")
+final class BenchCommand implements Callable<Integer> {
+    @Mixin
+    private DocumentInput input;
+
+    @Option(names = "--script", paramLabel = "FILE", description = "what is turned, and when (JSON)")
+    private Path script;
+
+    @Option(
+            names = "--seconds",
+            paramLabel = "N",
+            description = "how far it is played (default: a minute past its last turn)")
+    private Double seconds;
+
+    @Spec
+    private CommandSpec spec;
+
+    @Override
+    public Integer call() throws BadInput {
+        Plan plan = input.plan();
+        Map<String, Object> told = new LinkedHashMap<>();
+        told.put("simulated", "by a bench supply; no proof of safety");
+        if (script == null) {
+            told.put("levels", AutoBench.walk(plan));
+        } else {
+            BenchScript turns = Inputs.script(script);
+            try {
+                told.put("bench", SupplyBench.play(plan, turns, seconds == null ? turns.endSeconds() + 60 : seconds));
+            } catch (InvalidQuantity invalid) {
+                throw new BadInput(script + ": " + invalid.getMessage(), invalid);
+            }
+        }
+        spec.commandLine().getOut().println(Documents.writeAny(told));
+        return 0;
+    }
+}
