@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.program.Changes;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.setting.DeviceSettings;
@@ -31,10 +32,11 @@ final class BeyondTheDevice implements Check {
         if (one.effective() == one.wanted()) {
             return finding;
         }
-        return finding.number("wanted", one.wanted(), "")
-                .number("it does", one.effective(), "")
+        String unit = Changes.unit(one.path().substring(one.path().lastIndexOf('/') + 1));
+        return finding.number("wanted", one.wanted(), unit)
+                .number("it does", one.effective(), unit)
                 .cure(
-                        one.label() + " to what it can: " + Bounds.number(one.effective()),
+                        one.label() + " to what it can: " + (Bounds.number(one.effective()) + " " + unit).strip(),
                         changed -> Fields.withAt(changed, one.path(), one.effective()));
     }
 }

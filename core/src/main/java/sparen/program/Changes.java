@@ -245,7 +245,8 @@ public final class Changes {
                 .orElse("");
     }
 
-    private static String unit(String field) {
+    /** The unit that a field's name ends with, such as V for lvdVolts; empty where it has none. */
+    public static String unit(String field) {
         return UNITS.getOrDefault(suffix(field), "");
     }
 
