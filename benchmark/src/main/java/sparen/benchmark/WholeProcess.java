@@ -43,7 +43,7 @@ public final class WholeProcess {
         for (int i = 0; i < RUNS; i++) {
             long before = allocated();
             long start = System.nanoTime();
-            RunResult result = prepared.run(NONE, Simulation.Settings.DEFAULT, () -> false);
+            RunResult result = prepared.run(NONE, Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
             times[i] = milliseconds(start);
             bytes = allocated() - before;
             steps = result.steps();
@@ -74,7 +74,7 @@ public final class WholeProcess {
                 long start = System.nanoTime();
                 List<Future<RunResult>> both = new ArrayList<>();
                 for (int k = 0; k < 2; k++) {
-                    both.add(pool.submit(() -> prepared.run(NONE, Simulation.Settings.DEFAULT, () -> false)));
+                    both.add(pool.submit(() -> prepared.run(NONE, Simulation.Settings.DEFAULT, Simulation.Watch.NONE)));
                 }
                 for (Future<RunResult> one : both) {
                     one.get();

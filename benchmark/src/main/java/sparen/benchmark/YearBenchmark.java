@@ -39,6 +39,6 @@ public class YearBenchmark {
     /** One run. */
     @Benchmark
     public RunResult year() {
-        return prepared.run(new Window(0, 1, 1), Simulation.Settings.DEFAULT, () -> false);
+        return prepared.run(new Window(0, 1, 1), Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
     }
 }

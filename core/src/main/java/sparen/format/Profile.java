@@ -1,6 +1,7 @@
 package sparen.format;
 
 import java.time.Instant;
+import java.util.Arrays;
 import java.util.Optional;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
@@ -34,6 +35,12 @@ public record Profile(Optional<Instant> start, double[] seconds, double[] watts,
     public double shiftSeconds(Instant runStart) {
         return start.map(first -> floorMod((runStart.toEpochMilli() - first.toEpochMilli()) / 1000.0, spanSeconds))
                 .orElse(0.0);
+    }
+
+    /** The same with all power scaled (×). */
+    public Profile times(double factor) {
+        return new Profile(
+                start, seconds, Arrays.stream(watts).map(one -> one * factor).toArray(), spanSeconds);
     }
 
     /** Mean power over its span (W). */

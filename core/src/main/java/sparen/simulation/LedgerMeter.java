@@ -268,6 +268,7 @@ final class LedgerMeter {
             sums[CONVERSION_LOSS] += draw - idle - invertedFrom;
         }
         stepWatts[TraceRecorder.AC_SOURCE] = ac.importJoules / step;
+        stepWatts[TraceRecorder.GENERATOR] = byGenerator ? ac.importJoules / step : 0;
         stepWatts[TraceRecorder.TAKEN] -= ac.curtailedJoules / step;
         return idle;
     }

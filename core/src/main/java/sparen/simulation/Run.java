@@ -3,7 +3,7 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
-import java.util.function.BooleanSupplier;
+import java.util.Optional;
 import sparen.logic.Signal;
 import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
@@ -37,6 +37,7 @@ final class Run {
     private final WearMeter wear;
     private final DayMeter days;
     private final TraceRecorder trace;
+    private final Optional<Recording> recording;
     private final SignalsAtWork signals;
     private final double[][] series = new double[Signal.STATE_OF_CHARGE + 1][];
     private final double[] chargeSeries = Series.zero();
@@ -51,7 +52,13 @@ final class Run {
     private double lowestVolts = Double.POSITIVE_INFINITY;
     private double lowestVoltsAt;
 
-    Run(Scenario scenario, SiteInputs inputs, Window window, Simulation.Settings settings) {
+    Run(
+            Scenario scenario,
+            SiteInputs inputs,
+            Window window,
+            Optional<Recording> recording,
+            Simulation.Settings settings) {
+        this.recording = recording;
         this.settings = settings;
         end = scenario.durationSeconds();
         circuit = new Circuit(scenario, inputs);
@@ -70,7 +77,7 @@ final class Run {
         ledger = new LedgerMeter(circuit);
         wear = new WearMeter(circuit.batteries.charge());
         days = new DayMeter(circuit.clock, ledger);
-        trace = new TraceRecorder(window, circuit.controllers);
+        trace = new TraceRecorder(window, inputs.controllers);
         signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sunAltitudeDegrees));
         series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
         series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
@@ -79,12 +86,12 @@ final class Run {
                 : chargeSeries;
     }
 
-    RunResult toEnd(BooleanSupplier cancelled) {
+    RunResult toEnd(Simulation.Watch watch) {
         long steps = 0;
         connect();
         settle();
         while (now < end) {
-            if (++steps % STEPS_BETWEEN_QUESTIONS == 0 && cancelled.getAsBoolean()) {
+            if (++steps % STEPS_BETWEEN_QUESTIONS == 0 && watch.stops(now, days::days)) {
                 throw new Simulation.RunCancelled();
             }
             step();
@@ -110,7 +117,11 @@ final class Run {
         double wanted = stop - now;
         double length = circuit.isFloating() ? restingLength(wanted) : flowingLength(wanted);
         double[] watts = ledger.add(now, length, wished);
-        trace.add(now, length, series, circuit.bus.order(), watts);
+        double celsius = circuit.thermal.celsius();
+        trace.add(now, length, series, circuit.bus.order(), watts, celsius);
+        if (recording.isPresent()) {
+            recording.get().add(now, length, series, circuit.bus.order(), watts, celsius);
+        }
         for (OutputAtWork output : outputs) {
             output.count(length);
         }

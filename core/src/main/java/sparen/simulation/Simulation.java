@@ -1,6 +1,8 @@
 package sparen.simulation;
 
-import java.util.function.BooleanSupplier;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Supplier;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
 import sparen.setting.DeviceSettings;
@@ -16,17 +18,17 @@ public final class Simulation {
      * @param window what to record as a trace
      */
     public static RunResult run(Scenario scenario, Window window) {
-        return run(scenario, window, Settings.DEFAULT, () -> false);
+        return run(scenario, window, Settings.DEFAULT, Watch.NONE);
     }
 
     /**
      * Runs a scenario with its own tolerances, stopping early when told.
      *
-     * @param cancelled asked every few thousand steps
+     * @param watch asked every few thousand steps
      * @throws RunCancelled when it says so
      */
-    public static RunResult run(Scenario scenario, Window window, Settings settings, BooleanSupplier cancelled) {
-        return prepare(scenario).run(window, settings, cancelled);
+    public static RunResult run(Scenario scenario, Window window, Settings settings, Watch watch) {
+        return prepare(scenario).run(window, settings, watch);
     }
 
     /** Works out what weather and seeds bring, once for any number of runs of the same scenario. The plan is taken as devices hold it. */
@@ -49,11 +51,24 @@ public final class Simulation {
         /**
          * Runs it.
          *
-         * @param cancelled asked every few thousand steps
+         * @param watch asked every few thousand steps
          * @throws RunCancelled when it says so
          */
-        public RunResult run(Window window, Settings settings, BooleanSupplier cancelled) {
-            return new Run(scenario, inputs, window, settings).toEnd(cancelled);
+        public RunResult run(Window window, Settings settings, Watch watch) {
+            return new Run(scenario, inputs, window, Optional.empty(), settings).toEnd(watch);
+        }
+
+        /**
+         * Runs it and keeps all of it, so that any window can be shown later.
+         *
+         * @param watch asked every few thousand steps
+         * @throws RunCancelled when it says so
+         */
+        public Recorded record(Watch watch) {
+            Recording recording = new Recording(inputs.controllers);
+            Window whole = new Window(0, scenario.durationSeconds(), 1);
+            RunResult result = new Run(scenario, inputs, whole, Optional.of(recording), Settings.DEFAULT).toEnd(watch);
+            return new Recorded(result, recording);
         }
 
         /** The same site and weather with another program: only what is programmed may differ. */
@@ -73,6 +88,25 @@ public final class Simulation {
                             scenario.requests()),
                     inputs);
         }
+    }
+
+    /** What came of a run, and all of it for any picture. */
+    public record Recorded(RunResult result, Recording recording) {}
+
+    /** Looks on while a run goes. */
+    @FunctionalInterface
+    public interface Watch {
+        /** Lets it go to its end. */
+        Watch NONE = (seconds, days) -> false;
+
+        /**
+         * Asked every few thousand steps.
+         *
+         * @param seconds how far it is (s)
+         * @param days the days that are over
+         * @return whether the run is to stop
+         */
+        boolean stops(double seconds, Supplier<List<DayFigures>> days);
     }
 
     /**
@@ -95,7 +129,8 @@ public final class Simulation {
     public static final class RunCancelled extends RuntimeException {
         private static final long serialVersionUID = 1L;
 
-        RunCancelled() {
+        /** Ends a run, or a study of several. */
+        public RunCancelled() {
             super("the run was cancelled");
         }
     }

@@ -19,6 +19,8 @@ package sparen.simulation;
  * @param thrownAwayWatts curtailed and clipped, mean (W)
  * @param acSourceWatts taken from generator or feeder, mean (W)
  * @param unservedWatts wanted and not served, mean (W)
+ * @param generatorWatts the part of the AC source that a generator gave, mean (W)
+ * @param batteryCelsius battery temperature, mean (°C)
  */
 public record Trace(
         double fromSeconds,
@@ -35,4 +37,6 @@ public record Trace(
         double[] fromBatteryWatts,
         double[] thrownAwayWatts,
         double[] acSourceWatts,
-        double[] unservedWatts) {}
+        double[] unservedWatts,
+        double[] generatorWatts,
+        double[] batteryCelsius) {}

@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import java.util.Arrays;
+import java.util.List;
 import sparen.series.Series;
 
 /** Gathers a {@link Trace} while a run goes on. */
@@ -16,7 +17,10 @@ final class TraceRecorder {
 
     static final int AC_SOURCE = 5;
     static final int UNSERVED = 6;
-    static final int POWERS = 7;
+    /** The part of {@link #AC_SOURCE} that a generator gave. */
+    static final int GENERATOR = 7;
+
+    static final int POWERS = 8;
 
     private final double from;
     private final double width;
@@ -25,14 +29,17 @@ final class TraceRecorder {
     private final double[][] high = new double[3][];
     private final double[][] joules = new double[POWERS][];
     private final double[] covered;
-    private final ControllerAtWork[] controllers;
+    private final double[] kelvinSeconds;
+    private final List<ArrayInput> arrays;
 
-    TraceRecorder(Window window, ControllerAtWork[] controllers) {
-        this.controllers = controllers;
+    /** @param arrays what the arrays of each controller have */
+    TraceRecorder(Window window, List<ArrayInput> arrays) {
+        this.arrays = arrays;
         from = window.fromSeconds();
         buckets = window.buckets();
         width = (window.toSeconds() - from) / buckets;
         covered = new double[buckets];
+        kelvinSeconds = new double[buckets];
         for (int i = 0; i < low.length; i++) {
             low[i] = filled(Double.POSITIVE_INFINITY);
             high[i] = filled(Double.NEGATIVE_INFINITY);
@@ -50,8 +57,9 @@ final class TraceRecorder {
      * @param signals series of battery volts, bus volts, state of charge
      * @param order up to which their coefficients count
      * @param watts mean powers over the step, in the order of the trace
+     * @param celsius battery temperature (°C)
      */
-    void add(double start, double length, double[][] signals, int order, double[] watts) {
+    void add(double start, double length, double[][] signals, int order, double[] watts, double celsius) {
         double end = start + length;
         if (end <= from || start >= from + width * buckets) {
             return;
@@ -70,12 +78,13 @@ final class TraceRecorder {
                 take(i, b, Series.at(signals[i], order, z - start));
             }
             covered[b] += z - a;
+            kelvinSeconds[b] += celsius * (z - a);
             for (int i = 0; i < joules.length; i++) {
                 joules[i][b] += watts[i] * (z - a);
             }
             // What the arrays had is known by the minute, however long the step.
-            for (ControllerAtWork controller : controllers) {
-                joules[TAKEN][b] -= controller.input.joules(a, z);
+            for (ArrayInput array : arrays) {
+                joules[TAKEN][b] -= array.joules(a, z);
             }
         }
     }
@@ -90,6 +99,7 @@ final class TraceRecorder {
             for (double[] series : joules) {
                 series[b] = covered[b] > 0 ? series[b] / covered[b] : Double.NaN;
             }
+            kelvinSeconds[b] = covered[b] > 0 ? kelvinSeconds[b] / covered[b] : Double.NaN;
             for (int i = 0; i < low.length; i++) {
                 if (covered[b] == 0) {
                     low[i][b] = Double.NaN;
@@ -116,7 +126,9 @@ final class TraceRecorder {
                 joules[FROM_BATTERY],
                 thrownAway,
                 joules[AC_SOURCE],
-                joules[UNSERVED]);
+                joules[UNSERVED],
+                joules[GENERATOR],
+                kelvinSeconds);
     }
 
     private double[] filled(double value) {

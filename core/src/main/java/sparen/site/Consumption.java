@@ -5,6 +5,8 @@ import sparen.quantity.Bounds;
 
 /** How a load draws on its bus while its contact is closed. */
 public sealed interface Consumption {
+    /** The same with its power scaled (×); people come more or less often, and a profile is scaled where it is kept. */
+    Consumption times(double factor);
 
     /**
      * The same power at any voltage, as behind an electronic supply: the current rises as the voltage sags.
@@ -14,6 +16,11 @@ public sealed interface Consumption {
     record ConstantPower(double watts) implements Consumption {
         public ConstantPower {
             Bounds.within("watts", watts, "W", 0, 100_000);
+        }
+
+        @Override
+        public Consumption times(double factor) {
+            return new ConstantPower(watts * factor);
         }
     }
 
@@ -26,6 +33,11 @@ public sealed interface Consumption {
         public ConstantCurrent {
             Bounds.within("amperes", amperes, "A", 0, 2000);
         }
+
+        @Override
+        public Consumption times(double factor) {
+            return new ConstantCurrent(amperes * factor);
+        }
     }
 
     /**
@@ -36,6 +48,11 @@ public sealed interface Consumption {
     record Resistance(double ohms) implements Consumption {
         public Resistance {
             Bounds.within("ohms", ohms, "Ω", 0.001, 1e6);
+        }
+
+        @Override
+        public Consumption times(double factor) {
+            return new Resistance(ohms / factor);
         }
     }
 
@@ -55,6 +72,11 @@ public sealed interface Consumption {
             Bounds.within("restSeconds", restSeconds, "s", 1, 86_400);
             Bounds.within("runSharePerKelvin", runSharePerKelvin, "1/K", 0, 0.2);
         }
+
+        @Override
+        public Consumption times(double factor) {
+            return new Cycling(watts * factor, runSeconds, restSeconds, runSharePerKelvin);
+        }
     }
 
     /**
@@ -66,6 +88,13 @@ public sealed interface Consumption {
         public Scheduled {
             entries = List.copyOf(Bounds.present("entries", entries));
             Bounds.within("entries", entries.size(), "entries", 1, 50);
+        }
+
+        @Override
+        public Consumption times(double factor) {
+            return new Scheduled(entries.stream()
+                    .map(entry -> new Entry(entry.watts() * factor, entry.when()))
+                    .toList());
         }
     }
 
@@ -97,6 +126,11 @@ public sealed interface Consumption {
             Bounds.within("meanSeconds", meanSeconds, "s", 1, 86_400);
             Bounds.present("when", when);
         }
+
+        @Override
+        public Consumption times(double factor) {
+            return new Occupancy(watts, usesPerDay * factor, meanSeconds, when);
+        }
     }
 
     /**
@@ -107,6 +141,11 @@ public sealed interface Consumption {
     record ImportedProfile(String profile) implements Consumption {
         public ImportedProfile {
             Bounds.id("profile", profile);
+        }
+
+        @Override
+        public Consumption times(double factor) {
+            return this;
         }
     }
 }

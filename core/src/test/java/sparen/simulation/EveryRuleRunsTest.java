@@ -70,7 +70,7 @@ public class EveryRuleRunsTest {
                 7,
                 List.of());
         Simulation.Settings settings = Simulation.Settings.DEFAULT.withLongestStep(longestStep);
-        return Simulation.run(scenario, new Window(0, SECONDS, 10), settings, () -> false);
+        return Simulation.run(scenario, new Window(0, SECONDS, 10), settings, Simulation.Watch.NONE);
     }
 
     @Test(dataProvider = "kinds")

@@ -36,7 +36,7 @@ public final class ReferenceComparison {
         Simulation.Prepared prepared = Simulation.prepare(scenario);
         for (int i = 0; i < runs; i++) {
             long start = System.nanoTime();
-            prepared.run(new Window(0, 1, 1), Simulation.Settings.DEFAULT, () -> false);
+            prepared.run(new Window(0, 1, 1), Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
             engine = Math.min(engine, (System.nanoTime() - start) / 1e6);
         }
         double integrator = Double.POSITIVE_INFINITY;

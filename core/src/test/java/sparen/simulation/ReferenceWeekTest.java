@@ -91,8 +91,8 @@ public class ReferenceWeekTest {
         Window window = new Window(0, WEEK, 100);
         RunResult usual = Simulation.run(scenario, window);
         for (double longest : new double[] {1800, 30}) {
-            RunResult fine =
-                    Simulation.run(scenario, window, Simulation.Settings.DEFAULT.withLongestStep(longest), () -> false);
+            RunResult fine = Simulation.run(
+                    scenario, window, Simulation.Settings.DEFAULT.withLongestStep(longest), Simulation.Watch.NONE);
             assertEquals(fine.events().size(), usual.events().size(), name);
             for (int i = 0; i < usual.events().size(); i++) {
                 assertEquals(

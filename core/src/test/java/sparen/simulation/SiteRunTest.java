@@ -116,7 +116,8 @@ public class SiteRunTest {
         Scenario scenario = scenario(usual(), "2026-10-01", DayType.MIXED, 4, FORTNIGHT);
         Window window = new Window(0, FORTNIGHT, 10);
         RunResult usual = Simulation.run(scenario, window);
-        RunResult fine = Simulation.run(scenario, window, Simulation.Settings.DEFAULT.withLongestStep(7), () -> false);
+        RunResult fine =
+                Simulation.run(scenario, window, Simulation.Settings.DEFAULT.withLongestStep(7), Simulation.Watch.NONE);
         assertTrue(usual.events().size() > 20);
         assertEquals(fine.events().size(), usual.events().size());
         for (int i = 0; i < usual.events().size(); i++) {

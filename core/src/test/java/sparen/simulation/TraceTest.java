@@ -66,6 +66,28 @@ public class TraceTest {
         }
     }
 
+    /** A run that was kept whole shows in any window what a run of that window alone shows, to the millivolt; a spike is in all of them. */
+    @Test
+    public void aRunKeptWholeShowsEveryWindow() {
+        Profile pulse = new Profile(Optional.empty(), new double[] {0, 40_000, 40_002}, new double[] {5, 400, 5}, DAY);
+        Scenario scenario = with(pulse, DAY);
+        Recording kept =
+                Simulation.prepare(scenario).record(Simulation.Watch.NONE).recording();
+        for (Window window : List.of(new Window(0, DAY, 50), new Window(39_990, 40_010, 200), new Window(0, 600, 7))) {
+            Trace again = Simulation.run(scenario, window).trace();
+            Trace shown = kept.trace(window);
+            for (int i = 0; i < window.buckets(); i++) {
+                assertEquals(shown.lowBatteryVolts()[i], again.lowBatteryVolts()[i], 1e-3, "low in " + i);
+                assertEquals(shown.highBusVolts()[i], again.highBusVolts()[i], 1e-3, "high in " + i);
+                assertEquals(shown.usedWatts()[i], again.usedWatts()[i], 1e-3, "used in " + i);
+                assertEquals(shown.batteryCelsius()[i], again.batteryCelsius()[i], 1e-3, "celsius in " + i);
+            }
+        }
+        Trace year = kept.trace(new Window(0, 365 * DAY, 365));
+        assertTrue(year.highBatteryVolts()[0] - year.lowBatteryVolts()[0] > 0.5, "the sag is lost");
+        assertTrue(Double.isNaN(year.lowBatteryVolts()[1]), "beyond the run");
+    }
+
     /** A profile with clock times is met at the same place of its span, whenever the run begins. */
     @Test
     public void aProfileWithClockTimesKeepsItsPlace() {

@@ -64,8 +64,8 @@ public class DemoSitesTest {
         assertEquals(usual.ledger().closingError(), 0, 1e-6);
         assertEquals(usual.days().size(), 30.5, 0.5, "a day more where the clock was put forward");
         assertEquals(usual.status(), RunResult.Status.FINISHED);
-        RunResult fine =
-                Simulation.run(scenario, window, Simulation.Settings.DEFAULT.withLongestStep(450), () -> false);
+        RunResult fine = Simulation.run(
+                scenario, window, Simulation.Settings.DEFAULT.withLongestStep(450), Simulation.Watch.NONE);
         assertEquals(fine.events().size(), usual.events().size());
         for (int i = 0; i < usual.events().size(); i++) {
             assertEquals(fine.events().get(i).kind(), usual.events().get(i).kind(), "event " + i);

@@ -1,0 +1,255 @@
+package sparen.study;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Comparator;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.LongFunction;
+import java.util.stream.LongStream;
+import sparen.check.Checks;
+import sparen.check.Severity;
+import sparen.program.Plan;
+import sparen.quantity.Bounds;
+import sparen.simulation.RunResult;
+import sparen.simulation.Scenario;
+import sparen.simulation.Simulation;
+import sparen.simulation.Window;
+import sparen.site.Load;
+
+/**
+ * From today to the next visit, in many possible weathers: how often each critical load is cut, and which one setting would help most.
+ * Weathers are the seeded ones of the place; a chance here is a share of them, not a promise.
+ */
+public final class Absence {
+    /** Below this much of what it wanted a load is not counted as cut (J): one watt-hour. */
+    private static final double CUT_JOULES = 3600;
+    /** Settings are tried on so many of the weathers that cut, the worst first; the best then on all. */
+    private static final int TRIED_ON = 8;
+    /** Standard normal quantile of a 90 % interval. */
+    private static final double Z = 1.645;
+
+    private final Question question;
+    private final LongFunction<Scenario> scenarios;
+    private final Progress progress;
+    private final AtomicInteger done = new AtomicInteger();
+    private volatile int toDo;
+
+    private Absence(Question question, LongFunction<Scenario> scenarios, Progress progress) {
+        this.question = question;
+        this.scenarios = scenarios;
+        this.progress = progress;
+    }
+
+    /**
+     * What is asked.
+     *
+     * @param runs how many weathers, 4 to 400
+     * @param seed of the first; the others count up from it
+     * @param loadSpread how much consumption differs from one time to the other, standard deviation (fraction), 0 to 0.5
+     */
+    public record Question(int runs, long seed, double loadSpread) {
+        public Question {
+            Bounds.within("runs", runs, "runs", 4, 400);
+            Bounds.within("seed", seed, "", 0, 1e15);
+            Bounds.within("loadSpread", loadSpread, "", 0, 0.5);
+        }
+    }
+
+    /**
+     * How it goes for a critical load.
+     *
+     * @param load its id
+     * @param cuts in how many weathers it was cut
+     * @param low end of the 90 % interval of the chance (fraction), Wilson's
+     * @param high other end
+     * @param meanUnservedJoules not served where it was cut (J)
+     */
+    public record Chance(String load, int cuts, double low, double high, double meanUnservedJoules) {}
+
+    /**
+     * One setting that was tried.
+     *
+     * @param says what is changed, in words
+     * @param plan with the change, to be looked at and saved
+     * @param cuts weathers with any critical load cut, with it
+     * @param unservedJoules of critical loads, mean of all weathers (J)
+     */
+    public record Help(String says, Plan plan, int cuts, double unservedJoules) {}
+
+    /**
+     * What came of it.
+     *
+     * @param runs how many weathers
+     * @param cuts in how many any critical load was cut
+     * @param unservedJoules of critical loads, mean of all weathers (J)
+     * @param chances one for each critical load
+     * @param lowestCharges lowest state of charge of each weather, rising (fraction)
+     * @param tried how many settings were tried
+     * @param help the one that helped most; empty where nothing was cut or nothing helped
+     */
+    public record Answer(
+            int runs,
+            int cuts,
+            double unservedJoules,
+            List<Chance> chances,
+            double[] lowestCharges,
+            int tried,
+            Optional<Help> help) {}
+
+    /** What one weather brought. */
+    private record Outcome(long seed, Map<String, Double> unserved, double lowest) {
+        double sum() {
+            return unserved.values().stream().mapToDouble(Double::doubleValue).sum();
+        }
+
+        boolean cut() {
+            return unserved.values().stream().anyMatch(one -> one > CUT_JOULES);
+        }
+    }
+
+    /**
+     * Answers a question.
+     *
+     * @param scenarios the scenario of a seed, from today to the visit
+     * @throws Simulation.RunCancelled when progress says so
+     */
+    public static Answer of(Question question, LongFunction<Scenario> scenarios, Progress progress) {
+        return new Absence(question, scenarios, progress).answer();
+    }
+
+    private Answer answer() {
+        Plan plan = scenarios.apply(question.seed()).plan();
+        toDo = 2 * question.runs();
+        long[] seeds = LongStream.range(question.seed(), question.seed() + question.runs())
+                .toArray();
+        List<Outcome> base = outcomes(plan, seeds);
+        List<HelpfulSetting> settings = base.stream().anyMatch(Outcome::cut) ? HelpfulSetting.of(plan) : List.of();
+        Optional<Help> help = best(plan, base, settings, seeds);
+        return new Answer(
+                question.runs(),
+                cuts(base),
+                mean(base),
+                plan.site().loads().stream()
+                        .filter(Load::critical)
+                        .map(load -> chance(load.id(), base))
+                        .toList(),
+                base.stream().mapToDouble(Outcome::lowest).sorted().toArray(),
+                settings.size(),
+                help);
+    }
+
+    private Optional<Help> best(Plan plan, List<Outcome> base, List<HelpfulSetting> settings, long[] all) {
+        long[] worst = base.stream()
+                .filter(Outcome::cut)
+                .sorted(Comparator.comparingDouble(Outcome::sum).reversed())
+                .limit(TRIED_ON)
+                .mapToLong(Outcome::seed)
+                .toArray();
+        toDo = question.runs() * 2 + worst.length * settings.size();
+        long dangers = dangers(plan);
+        HelpfulSetting best = null;
+        double least = base.stream()
+                .filter(one -> Arrays.stream(worst).anyMatch(seed -> seed == one.seed()))
+                .mapToDouble(Outcome::sum)
+                .sum();
+        for (HelpfulSetting setting : settings) {
+            if (dangers(setting.plan()) > dangers) {
+                done.addAndGet(worst.length);
+                continue;
+            }
+            double sum = outcomes(setting.plan(), worst).stream()
+                    .mapToDouble(Outcome::sum)
+                    .sum();
+            if (sum < least * 0.99) {
+                least = sum;
+                best = setting;
+            }
+        }
+        if (best == null) {
+            return Optional.empty();
+        }
+        List<Outcome> with = outcomes(best.plan(), all);
+        return mean(with) < mean(base)
+                ? Optional.of(new Help(best.says(), best.plan(), cuts(with), mean(with)))
+                : Optional.empty();
+    }
+
+    private long dangers(Plan plan) {
+        return Checks.of(plan, scenarios.apply(question.seed()).profiles()).stream()
+                .filter(finding -> finding.severity() == Severity.DANGER)
+                .count();
+    }
+
+    /** One after the other would do too: each is by itself, so the number of threads changes nothing. */
+    private List<Outcome> outcomes(Plan plan, long[] seeds) {
+        return Arrays.stream(seeds)
+                .parallel()
+                .mapToObj(seed -> outcome(plan, seed))
+                .toList();
+    }
+
+    private Outcome outcome(Plan plan, long seed) {
+        Scenario scenario = scenarios.apply(seed);
+        double factor = Math.max(0.05, 1 + question.loadSpread() * new Random(seed * 31 + 7).nextGaussian());
+        Circumstances spread = Circumstances.AS_TOLD.withLoadFactor(factor);
+        Scenario one = new Scenario(
+                spread.on(plan),
+                scenario.start(),
+                scenario.durationSeconds(),
+                scenario.weather(),
+                spread.on(plan, scenario.profiles()),
+                seed,
+                List.of());
+        RunResult run = Simulation.run(
+                one,
+                new Window(0, 1, 1),
+                Simulation.Settings.DEFAULT,
+                (seconds, days) -> progress.stops(Math.min(1, (double) done.get() / toDo)));
+        if (progress.stops(Math.min(1, (double) done.incrementAndGet() / toDo))) {
+            throw new Simulation.RunCancelled();
+        }
+        Map<String, Double> unserved = new LinkedHashMap<>();
+        plan.site().loads().stream()
+                .filter(Load::critical)
+                .forEach(load ->
+                        unserved.put(load.id(), run.ledger().unservedJoules().getOrDefault(load.id(), 0.0)));
+        return new Outcome(seed, unserved, run.lowestStateOfCharge().value());
+    }
+
+    private static int cuts(List<Outcome> outcomes) {
+        return (int) outcomes.stream().filter(Outcome::cut).count();
+    }
+
+    private static double mean(List<Outcome> outcomes) {
+        return outcomes.stream().mapToDouble(Outcome::sum).average().orElse(0);
+    }
+
+    private Chance chance(String load, List<Outcome> outcomes) {
+        List<Double> cut = new ArrayList<>();
+        outcomes.stream()
+                .map(one -> one.unserved().get(load))
+                .filter(joules -> joules > CUT_JOULES)
+                .forEach(cut::add);
+        double[] interval = wilson(cut.size(), outcomes.size());
+        return new Chance(
+                load,
+                cut.size(),
+                interval[0],
+                interval[1],
+                cut.stream().mapToDouble(Double::doubleValue).average().orElse(0));
+    }
+
+    /** Wilson, E. B., Probable inference, the law of succession, and statistical inference, JASA 22 (1927): the score interval. */
+    static double[] wilson(int hits, int of) {
+        double share = (double) hits / of;
+        double z2 = Z * Z / of;
+        double middle = (share + z2 / 2) / (1 + z2);
+        double half = Z / (1 + z2) * Math.sqrt(share * (1 - share) / of + z2 / (4 * of));
+        return new double[] {Math.max(0, middle - half), Math.min(1, middle + half)};
+    }
+}

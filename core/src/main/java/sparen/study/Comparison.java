@@ -1,0 +1,168 @@
+package sparen.study;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
+import sparen.program.Changes;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.simulation.GeneratorFigures;
+import sparen.simulation.Ledger;
+import sparen.simulation.OutputFigures;
+import sparen.simulation.RunResult;
+import sparen.site.Load;
+
+/**
+ * Two runs side by side: what changed, what it did.
+ *
+ * @param changed differences of the two plans in sentences, as revisions tell them; empty for the same plan
+ * @param figures all that both have, in a stated order
+ * @param did sentences about the figures that differ much, the most telling first
+ */
+public record Comparison(List<String> changed, List<Figure> figures, List<String> did) {
+    private static final double WATT_HOUR = 3600;
+    private static final double HOUR = 3600;
+
+    /**
+     * One figure of both runs.
+     *
+     * @param what it is, in words
+     * @param unit as shown
+     * @param before in the first run
+     * @param after in the second
+     * @param tellFrom from what difference on it is worth a sentence, in its unit
+     */
+    public record Figure(String what, String unit, double before, double after, double tellFrom) {
+        boolean tells() {
+            return Math.abs(after - before) >= tellFrom;
+        }
+
+        String sentence() {
+            return what + " " + shown(after) + " instead of " + shown(before) + ".";
+        }
+
+        private String shown(double value) {
+            int digits = Math.abs(value) >= 100 || unit.isEmpty() ? 0 : unit.equals("V") ? 2 : 1;
+            return String.format(Locale.ROOT, "%." + digits + "f", value) + (unit.isEmpty() ? "" : " " + unit);
+        }
+    }
+
+    /** Compares two runs. */
+    public static Comparison of(Plan before, RunResult first, Plan after, RunResult second) {
+        List<Figure> figures = new ArrayList<>();
+        figures.add(new Figure(
+                "Lowest state of charge",
+                "%",
+                first.lowestStateOfCharge().value() * 100,
+                second.lowestStateOfCharge().value() * 100,
+                1));
+        figures.add(new Figure(
+                "Lowest battery voltage",
+                "V",
+                first.lowestBatteryVolts().value(),
+                second.lowestBatteryVolts().value(),
+                0.05));
+        addUnserved(figures, after, first.ledger(), second.ledger());
+        addEnergies(figures, first.ledger(), second.ledger());
+        addGenerators(figures, first, second);
+        addOutputs(figures, before, first, after, second);
+        figures.add(new Figure(
+                "Full cycles of the battery",
+                "",
+                first.battery().equivalentFullCycles(),
+                second.battery().equivalentFullCycles(),
+                1));
+        figures.add(new Figure(
+                "Hours below 50 % of charge",
+                "h", first.battery().secondsBelow50() / HOUR, second.battery().secondsBelow50() / HOUR, 1));
+        return new Comparison(
+                Changes.between(before, after).stream()
+                        .map(Changes.Change::says)
+                        .toList(),
+                List.copyOf(figures),
+                figures.stream().filter(Figure::tells).map(Figure::sentence).toList());
+    }
+
+    private static void addUnserved(List<Figure> figures, Plan plan, Ledger first, Ledger second) {
+        for (Load load : plan.site().loads()) {
+            if (first.unservedJoules().containsKey(load.id())
+                    && second.unservedJoules().containsKey(load.id())) {
+                figures.add(new Figure(
+                        load.name() + " unserved",
+                        "Wh",
+                        first.unservedJoules().get(load.id()) / WATT_HOUR,
+                        second.unservedJoules().get(load.id()) / WATT_HOUR,
+                        1));
+            }
+        }
+    }
+
+    private static void addEnergies(List<Figure> figures, Ledger first, Ledger second) {
+        double tell = 10;
+        figures.add(new Figure(
+                "Diverted",
+                "Wh",
+                first.totalDivertedJoules() / WATT_HOUR,
+                second.totalDivertedJoules() / WATT_HOUR,
+                tell));
+        figures.add(new Figure("Thrown away", "Wh", thrownAway(first), thrownAway(second), tell));
+        figures.add(new Figure(
+                "Taken from a feeder",
+                "Wh",
+                first.importJoules() / WATT_HOUR,
+                second.importJoules() / WATT_HOUR,
+                tell));
+        figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1));
+    }
+
+    private static double thrownAway(Ledger ledger) {
+        return (ledger.curtailedJoules() + ledger.clippedJoules()) / WATT_HOUR;
+    }
+
+    private static void addGenerators(List<Figure> figures, RunResult first, RunResult second) {
+        if (first.generators().isEmpty() && second.generators().isEmpty()) {
+            return;
+        }
+        figures.add(new Figure("Generator hours", "h", hours(first), hours(second), 0.5));
+        figures.add(new Figure("Generator starts", "", starts(first), starts(second), 1));
+        figures.add(new Figure("Fuel", "l", litres(first), litres(second), 0.5));
+    }
+
+    private static double hours(RunResult run) {
+        return run.generators().stream()
+                        .mapToDouble(GeneratorFigures::runSeconds)
+                        .sum()
+                / HOUR;
+    }
+
+    private static double starts(RunResult run) {
+        return run.generators().stream().mapToInt(GeneratorFigures::starts).sum();
+    }
+
+    private static double litres(RunResult run) {
+        return run.generators().stream().mapToDouble(GeneratorFigures::litres).sum();
+    }
+
+    private static void addOutputs(List<Figure> figures, Plan before, RunResult first, Plan after, RunResult second) {
+        Map<String, OutputFigures> then =
+                first.outputs().stream().collect(Collectors.toMap(OutputFigures::output, one -> one));
+        Map<String, String> names =
+                before.program().outputs().stream().collect(Collectors.toMap(Output::id, Output::name));
+        after.program().outputs().forEach(output -> names.put(output.id(), output.name()));
+        for (OutputFigures now : second.outputs()) {
+            OutputFigures was = then.get(now.output());
+            if (was != null) {
+                String name = names.get(now.output());
+                figures.add(new Figure(
+                        name + ", open though wished closed",
+                        "h",
+                        was.withheldSeconds() / HOUR,
+                        now.withheldSeconds() / HOUR,
+                        0.5));
+                figures.add(new Figure(name + ", switchings", "", was.switchings(), now.switchings(), 1));
+            }
+        }
+    }
+}

@@ -1,0 +1,177 @@
+package sparen.study;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.List;
+import java.util.Optional;
+import java.util.concurrent.atomic.AtomicInteger;
+import java.util.function.LongFunction;
+import org.testng.Assert;
+import org.testng.annotations.Test;
+import sparen.program.Plan;
+import sparen.program.VoltageDisconnect;
+import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.DayFigures;
+import sparen.simulation.Event;
+import sparen.simulation.RunResult;
+import sparen.simulation.Scenario;
+import sparen.simulation.Simulation;
+import sparen.simulation.Sites;
+import sparen.simulation.Window;
+import sparen.site.Ageing;
+import sparen.site.BatteryTable;
+import sparen.site.Consumption;
+
+/** Questions that take several runs, on a battery whose arithmetic can be done by hand. */
+public class StudyTest {
+    private static final double DAY = 86_400;
+    private static final BatteryTable TABLE =
+            Sites.Circuit.table(List.of(0.0, 1.0), List.of(23.0, 25.0), 0.01, 0.01, 20_000);
+
+    /** 100 Ah at about 24 V: a critical 10 W, and a heater of 30 W that nobody needs; without the sun 2.4 kWh last 2½ days. */
+    private static Plan plan() {
+        Plan plan = new Sites.Circuit(TABLE, 100, 1)
+                .load("radio", new Consumption.ConstantPower(10), new VoltageDisconnect("point", 23.1, 5, 23.6, 5))
+                .load("heater", new Consumption.ConstantPower(30), new VoltageDisconnect("point", 23.2, 5, 23.7, 5))
+                .plan();
+        return Fields.withAt(plan, "site/loads/radio/critical", true);
+    }
+
+    private static LongFunction<Scenario> days(Plan plan, double days) {
+        return seed -> Sites.scenario(plan, days * DAY);
+    }
+
+    private static RunResult run(Plan plan, double days) {
+        return Simulation.run(Sites.scenario(plan, days * DAY), new Window(0, 1, 1));
+    }
+
+    /** Two days are within what the battery holds in any weather, five are beyond it; leaving the heater off is what helps. */
+    @Test
+    public void anAbsenceIsAsLongAsTheBatteryLasts() {
+        Absence.Question question = new Absence.Question(6, 1, 0);
+        Absence.Answer near = Absence.of(question, days(plan(), 2), Progress.NONE);
+        assertEquals(near.cuts(), 0);
+        assertEquals(near.help(), Optional.empty());
+        Absence.Answer far = Absence.of(question, days(plan(), 5), Progress.NONE);
+        assertEquals(far.cuts(), 6);
+        assertEquals(far.chances().get(0).cuts(), 6);
+        Absence.Help help = far.help().orElseThrow();
+        assertTrue(help.cuts() < 6 && help.says().startsWith("heater"), help.says());
+        assertEquals(run(help.plan(), 5).ledger().unservedJoules().get("radio"), 0, 3600 * help.cuts() / 6.0 + 3600);
+    }
+
+    /** The interval of no hits in n ends at z² / (n + z²): Wilson (1927), in closed form. */
+    @Test
+    public void chancesHaveWilsonsInterval() {
+        double z2 = 1.645 * 1.645;
+        for (int n : new int[] {4, 40, 400}) {
+            assertEquals(Absence.wilson(0, n)[0], 0, 1e-12);
+            assertEquals(Absence.wilson(0, n)[1], z2 / (n + z2), 1e-12);
+            assertEquals(Absence.wilson(n, n)[0], 1 - z2 / (n + z2), 1e-12);
+        }
+    }
+
+    @Test
+    public void longWorkStopsWhenTold() {
+        AtomicInteger asked = new AtomicInteger();
+        Progress stop = share -> asked.incrementAndGet() > 3;
+        Assert.expectThrows(
+                Simulation.RunCancelled.class,
+                () -> Absence.of(new Absence.Question(40, 1, 0.1), days(plan(), 3), stop));
+        Assert.expectThrows(Simulation.RunCancelled.class, () -> Years.of(1, 10, days(plan(), 30), share -> true));
+    }
+
+    /** Half the capacity and twice the load are each the same as half the time: charge is conserved. */
+    @Test
+    public void circumstancesScaleWhatTheySay() {
+        double usual = firstOpening(Circumstances.AS_TOLD);
+        assertEquals(firstOpening(Circumstances.AS_TOLD.withLoadFactor(2)), usual / 2, usual * 0.02);
+        Circumstances aged = new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 1)), Optional.empty());
+        assertEquals(firstOpening(aged), usual / 2, usual * 0.02);
+        Circumstances half = new Circumstances(Optional.of(0.55), Optional.empty(), Optional.empty());
+        assertEquals(firstOpening(half), usual / 2, usual * 0.02);
+        Assert.expectThrows(InvalidQuantity.class, () -> Circumstances.AS_TOLD.withLoadFactor(9));
+    }
+
+    private static double firstOpening(Circumstances circumstances) {
+        return run(circumstances.on(plan()), 8).events().stream()
+                .filter(event -> event.kind() == Event.Kind.OPENED)
+                .findFirst()
+                .orElseThrow()
+                .seconds();
+    }
+
+    @Test
+    public void aComparisonTellsWhatChangedAndWhatItDid() {
+        Plan before = plan();
+        Plan after = Fields.withAt(before, "program/outputs/heater/protection/lvdVolts", 24.0);
+        after = Fields.withAt(after, "program/outputs/heater/protection/lvrVolts", 24.4);
+        RunResult first = run(before, 4);
+        RunResult second = run(after, 4);
+        Comparison same = Comparison.of(before, first, before, first);
+        assertTrue(same.changed().isEmpty() && same.did().isEmpty(), same.toString());
+        Comparison told = Comparison.of(before, first, after, second);
+        assertEquals(told.changed().size(), 2, told.changed().toString());
+        assertTrue(
+                told.did().stream().anyMatch(says -> says.matches("heater unserved \\d+\\.?\\d* Wh instead of .*")),
+                told.did().toString());
+        double radio = told.figures().stream()
+                .filter(figure -> figure.what().equals("radio unserved"))
+                .mapToDouble(figure -> figure.after() - figure.before())
+                .sum();
+        assertTrue(radio < 0, "the radio gains what the heater gives up");
+    }
+
+    /** Without sun every fortnight lacks what its loads want; the worst is the one with the most load. */
+    @Test
+    public void theWorstFortnightLacksMost() {
+        List<DayFigures> days = run(plan(), 20).days();
+        Fortnight worst = Fortnight.worst(days).orElseThrow();
+        double most = 0;
+        for (int first = 0; first + 14 <= days.size(); first++) {
+            most = Math.max(
+                    most,
+                    days.subList(first, first + 14).stream()
+                            .mapToDouble(day -> day.ledger().totalServedJoules()
+                                    + day.ledger().totalUnservedJoules())
+                            .sum());
+        }
+        assertEquals(worst.shortJoules(), most, 1e-3);
+        assertEquals(worst.shortJoules(), 40 * 14 * DAY, 40 * DAY * 0.1);
+        assertEquals(Fortnight.worst(days.subList(0, 13)), Optional.empty());
+    }
+
+    /** A chain ends with its event, goes forward in time, and tells how the days before drained the battery. */
+    @Test
+    public void aChainLeadsToItsEvent() {
+        RunResult run = run(plan(), 6);
+        int index = run.events().size() - 1;
+        while (run.events().get(index).kind() != Event.Kind.OPENED) {
+            index--;
+        }
+        List<Chain.Link> chain = Chain.of(run, index);
+        assertEquals(chain.get(chain.size() - 1).event(), index);
+        for (int i = 1; i < chain.size(); i++) {
+            assertTrue(chain.get(i).seconds() >= chain.get(i - 1).seconds());
+        }
+        String drain = chain.stream()
+                .map(Chain.Link::says)
+                .filter(says -> !says.isEmpty())
+                .findFirst()
+                .orElseThrow();
+        assertTrue(drain.contains("the sun had 0 Wh a day"), drain);
+        assertFalse(chain.size() > 12, "no list of everything");
+    }
+
+    @Test
+    public void yearsDifferByTheirSeedsAlone() {
+        List<Years.Year> years = Years.of(5, 3, days(plan(), 15), Progress.NONE);
+        assertEquals(years.stream().map(Years.Year::seed).toList(), List.of(5L, 6L, 7L));
+        // All three have the same weather here.
+        assertEquals(years.get(1).unservedJoules(), years.get(2).unservedJoules(), 0.0);
+        assertTrue(years.get(0).worst().isPresent());
+    }
+}
