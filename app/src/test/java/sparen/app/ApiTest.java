@@ -269,13 +269,14 @@ public class ApiTest extends OverHttp {
     @Test
     public void runsASeasonAndRecordsOnlyTheWindow() throws Exception {
         Browser odd = signedIn("odd");
-        ObjectNode request = JSON.createObjectNode()
+        ObjectNode run = JSON.createObjectNode()
                 .put("from", "2026-10-05")
                 .put("days", 14)
-                .put("weather", "DULL")
-                .put("seed", 1)
-                .put("meanCelsius", 5);
-        request.set("plan", json(odd.get("/api/sites/hallgrund/revisions/1")).get("plan"));
+                .put("seed", 1);
+        run.putObject("weather").put("days", "DULL");
+        run.set("plan", json(odd.get("/api/sites/hallgrund/revisions/1")).get("plan"));
+        ObjectNode request = JSON.createObjectNode();
+        request.set("run", run);
         request.set(
                 "window",
                 JSON.createObjectNode()
@@ -283,9 +284,9 @@ public class ApiTest extends OverHttp {
                         .put("toSeconds", 3660)
                         .put("buckets", 120));
         JsonNode answer = json(odd.post("/api/season/hallgrund", request));
-        assertEquals(answer.at("/ledger/closingError").asDouble(), 0, 1e-6);
-        assertEquals(answer.at("/trace/usedWatts").size(), 120);
-        assertEquals(answer.at("/trace/bucketSeconds").asDouble(), 0.5);
+        assertEquals(answer.at("/run/ledger/closingError").asDouble(), 0, 1e-6);
+        assertEquals(answer.at("/view/trace/usedWatts").size(), 120);
+        assertEquals(answer.at("/view/trace/bucketSeconds").asDouble(), 0.5);
         assertTrue(answer.get("events").size() > 5);
         assertTrue(json(odd.post("/api/season/hallgrund", request)).equals(answer), "a run is its inputs");
     }

@@ -23,4 +23,34 @@ public record OutputFigures(
         double withheldSeconds,
         boolean chattered,
         double[] changeSeconds,
-        List<Countdown> countdowns) {}
+        List<Countdown> countdowns) {
+    /**
+     * For how much of each span of a window its contact was closed (fraction); NaN beyond the run.
+     *
+     * @param endSeconds end of the run (s)
+     */
+    public double[] closedShares(Window window, double endSeconds) {
+        double width = (window.toSeconds() - window.fromSeconds()) / window.buckets();
+        double[] shares = new double[window.buckets()];
+        boolean closed = startsClosed;
+        double since = 0;
+        for (int i = 0; i <= changeSeconds.length; i++) {
+            double until = i < changeSeconds.length ? changeSeconds[i] : endSeconds;
+            if (closed) {
+                add(shares, (since - window.fromSeconds()) / width, (until - window.fromSeconds()) / width);
+            }
+            closed ^= until > 0;
+            since = until;
+        }
+        for (int b = 0; b < shares.length; b++) {
+            shares[b] = window.fromSeconds() + b * width >= endSeconds ? Double.NaN : Math.min(1, shares[b]);
+        }
+        return shares;
+    }
+
+    private static void add(double[] shares, double from, double to) {
+        for (int b = (int) Math.max(0, from); b < shares.length && b < to; b++) {
+            shares[b] += Math.max(0, Math.min(to, b + 1.0) - Math.max(from, b));
+        }
+    }
+}

@@ -1,5 +1,7 @@
 package sparen.simulation;
 
+import java.util.Arrays;
+
 /**
  * A run as a picture needs it: per bucket of time the least and most of each voltage, and mean powers. Entries are NaN where a
  * bucket lies outside the run.
@@ -39,4 +41,32 @@ public record Trace(
         double[] acSourceWatts,
         double[] unservedWatts,
         double[] generatorWatts,
-        double[] batteryCelsius) {}
+        double[] batteryCelsius) {
+    /** The same to 0.1 mV, 0.001 %, 0.01 W and 0.01 °C, as a picture needs it. */
+    public Trace rounded() {
+        return new Trace(
+                fromSeconds,
+                bucketSeconds,
+                rounded(lowBatteryVolts, 1e4),
+                rounded(highBatteryVolts, 1e4),
+                rounded(lowBusVolts, 1e4),
+                rounded(highBusVolts, 1e4),
+                rounded(lowStateOfCharge, 1e5),
+                rounded(highStateOfCharge, 1e5),
+                rounded(usedWatts, 100),
+                rounded(divertedWatts, 100),
+                rounded(toBatteryWatts, 100),
+                rounded(fromBatteryWatts, 100),
+                rounded(thrownAwayWatts, 100),
+                rounded(acSourceWatts, 100),
+                rounded(unservedWatts, 100),
+                rounded(generatorWatts, 100),
+                rounded(batteryCelsius, 100));
+    }
+
+    private static double[] rounded(double[] values, double by) {
+        return Arrays.stream(values)
+                .map(value -> Double.isNaN(value) ? value : Math.round(value * by) / by)
+                .toArray();
+    }
+}

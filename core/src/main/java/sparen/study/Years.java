@@ -3,6 +3,7 @@ package sparen.study;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.function.Consumer;
 import java.util.function.LongFunction;
 import sparen.program.Plan;
 import sparen.simulation.GeneratorFigures;
@@ -68,24 +69,34 @@ public final class Years {
     /**
      * Runs them one after the other.
      *
+     * @param before years that are done already, the first ones; none to begin anew
      * @param first seed of the first; the others count up from it
      * @param count how many
      * @param scenarios the scenario of a seed
+     * @param soFar told after each what is done
      * @param progress told after each and now and then within
      * @throws Simulation.RunCancelled when it says so
      */
-    public static List<Year> of(long first, int count, LongFunction<Scenario> scenarios, Progress progress) {
-        List<Year> years = new ArrayList<>();
-        for (int i = 0; i < count; i++) {
-            double before = i;
-            Scenario scenario = scenarios.apply(first + i);
+    public static List<Year> of(
+            List<Year> before,
+            long first,
+            int count,
+            LongFunction<Scenario> scenarios,
+            Consumer<List<Year>> soFar,
+            Progress progress) {
+        List<Year> years = new ArrayList<>(before);
+        while (years.size() < count) {
+            double done = years.size();
+            long seed = first + years.size();
+            Scenario scenario = scenarios.apply(seed);
             RunResult run = Simulation.run(
                     scenario,
                     new Window(0, 1, 1),
                     Simulation.Settings.DEFAULT,
-                    (seconds, days) -> progress.stops((before + seconds / scenario.durationSeconds()) / count));
-            years.add(Year.of(first + i, scenario.plan(), run));
-            if (progress.stops((before + 1) / count)) {
+                    (seconds, days) -> progress.stops((done + seconds / scenario.durationSeconds()) / count));
+            years.add(Year.of(seed, scenario.plan(), run));
+            soFar.accept(List.copyOf(years));
+            if (progress.stops((double) years.size() / count)) {
                 throw new Simulation.RunCancelled();
             }
         }

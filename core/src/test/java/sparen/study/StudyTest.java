@@ -81,7 +81,9 @@ public class StudyTest {
         Assert.expectThrows(
                 Simulation.RunCancelled.class,
                 () -> Absence.of(new Absence.Question(40, 1, 0.1), days(plan(), 3), stop));
-        Assert.expectThrows(Simulation.RunCancelled.class, () -> Years.of(1, 10, days(plan(), 30), share -> true));
+        Assert.expectThrows(
+                Simulation.RunCancelled.class,
+                () -> Years.of(List.of(), 1, 10, days(plan(), 30), years -> {}, share -> true));
     }
 
     /** Half the capacity and twice the load are each the same as half the time: charge is conserved. */
@@ -168,7 +170,9 @@ public class StudyTest {
 
     @Test
     public void yearsDifferByTheirSeedsAlone() {
-        List<Years.Year> years = Years.of(5, 3, days(plan(), 15), Progress.NONE);
+        List<Years.Year> years = Years.of(List.of(), 5, 3, days(plan(), 15), soFar -> {}, Progress.NONE);
+        List<Years.Year> takenUp = Years.of(years.subList(0, 2), 5, 3, days(plan(), 15), soFar -> {}, Progress.NONE);
+        assertEquals(takenUp, years);
         assertEquals(years.stream().map(Years.Year::seed).toList(), List.of(5L, 6L, 7L));
         // All three have the same weather here.
         assertEquals(years.get(1).unservedJoules(), years.get(2).unservedJoules(), 0.0);

@@ -1,16 +1,14 @@
 package sparen.app.profile;
 
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.HashMap;
-import java.util.HexFormat;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
@@ -19,8 +17,6 @@ import sparen.program.Plan;
 /** Reads, keeps and hands out consumption profiles. */
 @Service
 public class ProfileService {
-    private static final int ID_DIGITS = 16;
-
     private final ProfileMapper mapper;
     private final Clock clock;
 
@@ -33,9 +29,14 @@ public class ProfileService {
     public Map<String, Profile> namedIn(String siteId, Plan plan) {
         Map<String, Profile> profiles = new HashMap<>();
         for (String profile : plan.site().profiles()) {
-            mapper.find(siteId, profile).ifPresent(stored -> profiles.put(profile, ProfileSamples.unpack(stored)));
+            mapper.find(siteId, profile).ifPresent(stored -> profiles.put(profile, unpack(stored)));
         }
         return profiles;
+    }
+
+    private static Profile unpack(ProfileMapper.Samples stored) {
+        double[][] columns = Packed.unpack(stored.samples(), 2);
+        return new Profile(Optional.ofNullable(stored.startsAt()), columns[0], columns[1], stored.spanSeconds());
     }
 
     List<ProfileMapper.About> list(String siteId) {
@@ -56,7 +57,7 @@ public class ProfileService {
                         reading.badLineCount() + " lines cannot be read. Nothing was taken.",
                         Map.of("badLines", reading.badLines(), "badLineCount", reading.badLineCount())));
         ProfileMapper.About about = new ProfileMapper.About(
-                id(text + "\n" + zone),
+                Packed.id("p-", text + "\n" + zone),
                 name,
                 profile.start().orElse(null),
                 reading.lines(),
@@ -64,18 +65,8 @@ public class ProfileService {
                 profile.meanWatts(),
                 profile.highestWatts(),
                 clock.instant());
-        mapper.insert(siteId, about, ProfileSamples.pack(profile), account);
+        mapper.insert(siteId, about, Packed.pack(profile.seconds(), profile.watts()), account);
         return about;
-    }
-
-    /** The same file gets the same id, so taking it twice keeps it once. */
-    private static String id(String content) {
-        try {
-            byte[] digest = MessageDigest.getInstance("SHA-256").digest(content.getBytes(StandardCharsets.UTF_8));
-            return "p-" + HexFormat.of().formatHex(digest).substring(0, ID_DIGITS);
-        } catch (NoSuchAlgorithmException impossible) {
-            throw new IllegalStateException("every Java has SHA-256", impossible);
-        }
     }
 
     /** Gives one site the profiles of another. */

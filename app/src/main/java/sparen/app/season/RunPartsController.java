@@ -1,0 +1,172 @@
+package sparen.app.season;
+
+import java.util.List;
+import java.util.function.Predicate;
+import java.util.stream.IntStream;
+import org.springframework.http.ContentDisposition;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.web.Refusal;
+import sparen.app.work.Work;
+import sparen.app.work.WorkService;
+import sparen.export.RunTables;
+import sparen.quantity.Bounds;
+import sparen.simulation.Event;
+import sparen.simulation.RunResult;
+import sparen.simulation.Simulation.Recorded;
+import sparen.simulation.Window;
+import sparen.study.Chain;
+
+/**
+ * What is shown of a run that is over, and no more of it than is looked at: windows, events, chains, tables. Side is "after" for the
+ * second run of a comparison.
+ */
+@RestController
+class RunPartsController {
+    private static final int MOST_BUCKETS = 4000;
+    private static final int MOST_EVENTS = 500;
+    private static final MediaType CSV = MediaType.parseMediaType("text/csv;charset=UTF-8");
+    private static final String AFTER = "after";
+
+    private final Runs runs;
+    private final WorkService works;
+
+    RunPartsController(Runs runs, WorkService works) {
+        this.runs = runs;
+        this.works = works;
+    }
+
+    /**
+     * An event and its number in the run.
+     *
+     * @param index from 0, oldest first
+     */
+    record NumberedEvent(int index, Event event) {}
+
+    /**
+     * Some of a run's events.
+     *
+     * @param total how many there are of what was asked for
+     */
+    record Events(int total, List<NumberedEvent> events) {}
+
+    /** A link of a chain with its event; an event is absent where the link tells what days brought. */
+    record Linked(Chain.Link link, List<Event> event) {}
+
+    @GetMapping("/api/season/{siteId}/runs/{id}/view")
+    RunView view(
+            @PathVariable String siteId,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "before") String side,
+            @RequestParam double from,
+            @RequestParam double to,
+            @RequestParam int buckets) {
+        Bounds.within("buckets", buckets, "buckets", 1, MOST_BUCKETS);
+        Window window = new Window(from, to, buckets);
+        Recorded recorded = recorded(siteId, id, side);
+        return RunView.of(recorded.result(), recorded.recording().trace(window), window);
+    }
+
+    /** Events between two instants (s); of one subject where it is told. */
+    @GetMapping("/api/season/{siteId}/runs/{id}/events")
+    Events events(
+            @PathVariable String siteId,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "before") String side,
+            @RequestParam(defaultValue = "0") double from,
+            @RequestParam(defaultValue = "3.6e7") double to,
+            @RequestParam(defaultValue = "") String subject,
+            @RequestParam(defaultValue = "0") int skip,
+            @RequestParam(defaultValue = "100") int most) {
+        Bounds.within("skip", skip, "events", 0, 1_000_000);
+        Bounds.within("most", most, "events", 1, MOST_EVENTS);
+        List<Event> all = recorded(siteId, id, side).result().events();
+        Predicate<Event> asked = event -> event.seconds() >= from
+                && event.seconds() <= to
+                && (subject.isEmpty() || event.subject().equals(subject));
+        int[] found = IntStream.range(0, all.size())
+                .filter(i -> asked.test(all.get(i)))
+                .toArray();
+        return new Events(
+                found.length,
+                IntStream.of(found)
+                        .skip(skip)
+                        .limit(most)
+                        .mapToObj(i -> new NumberedEvent(i, all.get(i)))
+                        .toList());
+    }
+
+    /** How an event came about. */
+    @GetMapping("/api/season/{siteId}/runs/{id}/events/{index}/chain")
+    List<Linked> chain(
+            @PathVariable String siteId,
+            @PathVariable String id,
+            @PathVariable int index,
+            @RequestParam(defaultValue = "before") String side) {
+        RunResult result = recorded(siteId, id, side).result();
+        Bounds.within("index", index, "", 0, result.events().size() - 1.0);
+        return Chain.of(result, index).stream()
+                .map(link -> new Linked(
+                        link,
+                        link.event() < 0 ? List.of() : List.of(result.events().get(link.event()))))
+                .toList();
+    }
+
+    /** A run as a table: trace, events, or ledger by days. */
+    @GetMapping("/api/season/{siteId}/runs/{id}/{table}.csv")
+    ResponseEntity<String> table(
+            @PathVariable String siteId,
+            @PathVariable String id,
+            @PathVariable String table,
+            @RequestParam(defaultValue = "before") String side,
+            @RequestParam(defaultValue = "0") double from,
+            @RequestParam(defaultValue = "0") double to) {
+        Recorded recorded = recorded(siteId, id, side);
+        RunInputs inputs = inputs(works.find(siteId, id), side);
+        String text;
+        if (table.equals("trace")) {
+            double end = to == 0 ? recorded.result().seconds() : to;
+            Window window = new Window(from, end, MOST_BUCKETS);
+            text = RunTables.trace(recorded.recording().trace(window), inputs.start());
+        } else if (table.equals("events")) {
+            text = RunTables.events(recorded.result(), inputs.start());
+        } else if (table.equals("ledger")) {
+            text = RunTables.ledger(recorded.result());
+        } else {
+            throw Refusal.notFound("A table \"" + table + "\"");
+        }
+        String disposition = ContentDisposition.attachment()
+                .filename(siteId + "-" + table + ".csv")
+                .build()
+                .toString();
+        return ResponseEntity.ok()
+                .contentType(CSV)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
+                .body(text);
+    }
+
+    private Recorded recorded(String siteId, String id, String side) {
+        Work work = works.find(siteId, id);
+        if (work.state() != Work.State.DONE) {
+            throw Refusal.notFound("What came of the work " + id);
+        }
+        String key = work.kind().equals(RunWork.NAME) ? work.id() : ComparisonWork.key(work, side.equals(AFTER));
+        return runs.kept(key, () -> runs.scenario(siteId, inputs(work, side)));
+    }
+
+    private RunInputs inputs(Work work, String side) {
+        if (work.kind().equals(RunWork.NAME)) {
+            return works.read(work.request(), RunInputs.class);
+        }
+        if (work.kind().equals(ComparisonWork.NAME)) {
+            return works.read(work.request(), ComparisonWork.ComparisonRequest.class)
+                    .side(side.equals(AFTER));
+        }
+        throw Refusal.notFound("A run in the work " + work.id());
+    }
+}

@@ -1,0 +1,28 @@
+package sparen.app.season;
+
+import java.util.LinkedHashMap;
+import java.util.Map;
+import sparen.simulation.RunResult;
+import sparen.simulation.Trace;
+import sparen.simulation.Window;
+
+/**
+ * A window of a run, as a picture needs it.
+ *
+ * @param trace of the window
+ * @param lanes for how much of each bucket each output's contact was closed (fraction), by its id
+ */
+record RunView(Trace trace, Map<String, double[]> lanes) {
+    static RunView of(RunResult result, Trace trace, Window window) {
+        Map<String, double[]> lanes = new LinkedHashMap<>();
+        result.outputs().forEach(output -> {
+            double[] shares = output.closedShares(window, result.seconds());
+            for (int i = 0; i < shares.length; i++) {
+                // Rounded up, so that the shortest closing still shows.
+                shares[i] = Double.isNaN(shares[i]) ? shares[i] : Math.ceil(shares[i] * 1000) / 1000;
+            }
+            lanes.put(output.output(), shares);
+        });
+        return new RunView(trace.rounded(), lanes);
+    }
+}

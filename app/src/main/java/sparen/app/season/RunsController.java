@@ -1,0 +1,143 @@
+package sparen.app.season;
+
+import io.swagger.v3.oas.annotations.media.ArraySchema;
+import io.swagger.v3.oas.annotations.media.Schema;
+import java.time.Instant;
+import java.util.List;
+import java.util.Optional;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.site.SiteService;
+import sparen.app.work.Work;
+import sparen.app.work.WorkService;
+import sparen.study.Absence;
+import sparen.study.Years;
+import tools.jackson.databind.JsonNode;
+
+/** Asks for runs and studies of several runs, tells how far they are and what came of them. Short runs are done at once. */
+@RestController
+class RunsController {
+    /** Up to so many days a run is done while one waits. */
+    private static final int SHORT_DAYS = 31;
+
+    private static final int LATEST = 12;
+
+    private final WorkService works;
+    private final SiteService sites;
+
+    RunsController(WorkService works, SiteService sites) {
+        this.works = works;
+        this.sites = sites;
+    }
+
+    /**
+     * A piece of long work in a list.
+     *
+     * @param progress share that is done (fraction)
+     */
+    record WorkAbout(String id, String kind, Work.State state, double progress, String account, Instant createdAt) {
+        static WorkAbout of(Work work) {
+            return new WorkAbout(
+                    work.id(), work.kind(), work.state(), work.progress(), work.account(), work.createdAt());
+        }
+    }
+
+    /**
+     * How far a piece of work is, and what came of it.
+     *
+     * @param message why it failed; empty otherwise
+     * @param days of a run that are over
+     * @param yearsSoFar of several years
+     * @param request what was asked for a run
+     */
+    record WorkView(
+            WorkAbout work,
+            String message,
+            List<DaySummary> days,
+            List<Years.Year> yearsSoFar,
+            Optional<RunInputs> request,
+            @Schema(implementation = RunSummary.class) Optional<JsonNode> run,
+            @Schema(implementation = ComparisonWork.ComparedRuns.class) Optional<JsonNode> comparison,
+            @ArraySchema(schema = @Schema(implementation = Years.Year.class)) Optional<JsonNode> years,
+            @Schema(implementation = Absence.Answer.class) Optional<JsonNode> absence) {}
+
+    @PostMapping("/api/season/{siteId}/runs")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    WorkView run(@PathVariable String siteId, @RequestBody RunInputs inputs, Authentication who) {
+        sites.mustExist(siteId);
+        return view(
+                inputs.days() <= SHORT_DAYS
+                        ? works.doNow(siteId, RunWork.NAME, inputs, who.getName())
+                        : works.begin(siteId, RunWork.NAME, inputs, who.getName()));
+    }
+
+    @PostMapping("/api/season/{siteId}/comparisons")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    WorkView compare(
+            @PathVariable String siteId, @RequestBody ComparisonWork.ComparisonRequest request, Authentication who) {
+        sites.mustExist(siteId);
+        return view(works.begin(siteId, ComparisonWork.NAME, request, who.getName()));
+    }
+
+    @PostMapping("/api/season/{siteId}/years")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    WorkView years(@PathVariable String siteId, @RequestBody YearsWork.YearsRequest request, Authentication who) {
+        sites.mustExist(siteId);
+        return view(works.begin(siteId, YearsWork.NAME, request, who.getName()));
+    }
+
+    @PostMapping("/api/season/{siteId}/absences")
+    @ResponseStatus(HttpStatus.ACCEPTED)
+    WorkView absence(@PathVariable String siteId, @RequestBody AbsenceWork.AbsenceRequest request, Authentication who) {
+        sites.mustExist(siteId);
+        return view(works.begin(siteId, AbsenceWork.NAME, request, who.getName()));
+    }
+
+    /** The latest work of a site, newest first. */
+    @GetMapping("/api/season/{siteId}/work")
+    List<WorkAbout> latest(@PathVariable String siteId) {
+        sites.mustExist(siteId);
+        return works.latest(siteId, LATEST).stream().map(WorkAbout::of).toList();
+    }
+
+    @GetMapping("/api/season/{siteId}/work/{id}")
+    WorkView look(@PathVariable String siteId, @PathVariable String id) {
+        return view(works.find(siteId, id));
+    }
+
+    @PostMapping("/api/season/{siteId}/work/{id}/cancel")
+    WorkView cancel(@PathVariable String siteId, @PathVariable String id) {
+        return view(works.cancel(siteId, id));
+    }
+
+    private WorkView view(Work work) {
+        boolean run = work.kind().equals(RunWork.NAME);
+        return new WorkView(
+                WorkAbout.of(work),
+                work.message(),
+                run && !work.state().over() ? partial(work, DaySummary[].class) : List.of(),
+                work.kind().equals(YearsWork.NAME) ? partial(work, Years.Year[].class) : List.of(),
+                run ? Optional.of(works.read(work.request(), RunInputs.class)) : Optional.empty(),
+                result(work, RunWork.NAME),
+                result(work, ComparisonWork.NAME),
+                result(work, YearsWork.NAME),
+                result(work, AbsenceWork.NAME));
+    }
+
+    private <T> List<T> partial(Work work, Class<T[]> type) {
+        return work.partial() == null ? List.of() : List.of(works.read(work.partial(), type));
+    }
+
+    /** What came of it is passed on as it was kept. */
+    private Optional<JsonNode> result(Work work, String kind) {
+        return work.kind().equals(kind) && work.result() != null
+                ? Optional.of(works.read(work.result(), JsonNode.class))
+                : Optional.empty();
+    }
+}

@@ -1,0 +1,81 @@
+package sparen.app.season;
+
+import java.time.Instant;
+import java.util.Iterator;
+import java.util.LinkedHashMap;
+import java.util.Map;
+import org.springframework.stereotype.Component;
+import sparen.app.weather.WeatherFiles;
+import sparen.site.Location;
+import sparen.sun.Climate;
+import sparen.sun.ImportedWeather;
+import sparen.sun.Weather;
+import sparen.sun.WeatherGenerator;
+
+/** Makes weather, and keeps that of the last few runs: while a number is edited the weather stays, and making it costs more than the run. */
+@Component
+class Weathers {
+    /** Minutes kept in all: some 60 bytes each. */
+    private static final int MOST_MINUTES = 1_700_000;
+
+    private static final double USUAL_CELSIUS = 5;
+
+    private final WeatherFiles files;
+    private final Map<Key, Weather> recent = new LinkedHashMap<>(16, 0.75f, true);
+
+    Weathers(WeatherFiles files) {
+        this.files = files;
+    }
+
+    /** All that weather is made from. */
+    private record Key(String site, Location location, Instant start, int minutes, WeatherChoice choice, long seed) {}
+
+    Weather of(String siteId, RunInputs inputs) {
+        Key key = new Key(
+                siteId,
+                inputs.plan().site().location(),
+                inputs.start(),
+                inputs.days() * 1440,
+                inputs.weather(),
+                // A file is the same for every seed.
+                inputs.weather().file().isPresent() ? 0 : inputs.seed());
+        synchronized (recent) {
+            Weather known = recent.get(key);
+            if (known != null) {
+                return known;
+            }
+        }
+        Weather made = make(key);
+        synchronized (recent) {
+            recent.put(key, made);
+            int minutes = recent.values().stream().mapToInt(Weather::minutes).sum();
+            Iterator<Weather> oldest = recent.values().iterator();
+            while (minutes > MOST_MINUTES && recent.size() > 1) {
+                minutes -= oldest.next().minutes();
+                oldest.remove();
+            }
+        }
+        return made;
+    }
+
+    private Weather make(Key key) {
+        WeatherChoice choice = key.choice();
+        if (choice.file().isPresent()) {
+            return ImportedWeather.of(
+                    files.file(key.site(), choice.file().get()), key.location(), key.start(), key.minutes());
+        }
+        if (choice.days().isPresent()) {
+            return WeatherGenerator.generate(
+                    key.location(),
+                    key.start(),
+                    key.minutes(),
+                    choice.days().get(),
+                    choice.meanCelsius().orElse(USUAL_CELSIUS),
+                    key.seed());
+        }
+        Climate climate = choice.place()
+                .flatMap(WeatherChoice.PlaceMonths::climate)
+                .orElseGet(() -> Climate.atLatitude(key.location().latitudeDegrees()));
+        return WeatherGenerator.generate(key.location(), key.start(), key.minutes(), climate, key.seed());
+    }
+}

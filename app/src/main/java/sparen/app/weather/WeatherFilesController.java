@@ -1,0 +1,71 @@
+package sparen.app.weather;
+
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.List;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.site.SiteService;
+import sparen.quantity.Bounds;
+
+/** Takes weather files in: EPW, or CSV with time, light and temperature. */
+@RestController
+class WeatherFilesController {
+    private static final int MOST_CHARACTERS = 60_000_000;
+
+    private final WeatherFiles files;
+    private final SiteService sites;
+
+    WeatherFilesController(WeatherFiles files, SiteService sites) {
+        this.files = files;
+        this.sites = sites;
+    }
+
+    /**
+     * A weather file that the site has.
+     *
+     * @param first beginning of its first step
+     * @param stepSeconds length of each (s)
+     * @param notes what was taken how
+     */
+    record WeatherFileAbout(
+            String id, String name, Instant first, int stepSeconds, int steps, List<String> notes, Instant importedAt) {
+        static WeatherFileAbout of(WeatherFileMapper.About about) {
+            return new WeatherFileAbout(
+                    about.id(),
+                    about.name(),
+                    about.firstStep(),
+                    about.stepSeconds(),
+                    about.steps(),
+                    about.notes().lines().toList(),
+                    about.importedAt());
+        }
+    }
+
+    @GetMapping("/api/sites/{siteId}/weather-files")
+    List<WeatherFileAbout> list(@PathVariable String siteId) {
+        sites.mustExist(siteId);
+        return files.list(siteId).stream().map(WeatherFileAbout::of).toList();
+    }
+
+    @PostMapping(path = "/api/sites/{siteId}/weather-files", consumes = "text/csv")
+    @ResponseStatus(HttpStatus.CREATED)
+    WeatherFileAbout take(
+            @PathVariable String siteId,
+            @RequestParam String name,
+            @RequestParam ZoneId zone,
+            @RequestBody String text,
+            Authentication authentication) {
+        sites.mustExist(siteId);
+        Bounds.name("name", name);
+        Bounds.within("file", text.length(), "characters", 1, MOST_CHARACTERS);
+        return WeatherFileAbout.of(files.take(siteId, name, text, zone, authentication.getName()));
+    }
+}

@@ -1,0 +1,73 @@
+package sparen.app.work;
+
+import java.time.Clock;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import sparen.app.web.Refusal;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Takes long work in, finds it again, and cancels it. */
+@Service
+public class WorkService {
+    private static final int MOST_KEPT = 30;
+
+    private final WorkMapper mapper;
+    private final WorkSchedule schedule;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    WorkService(WorkMapper mapper, WorkSchedule schedule, JsonMapper json, Clock clock) {
+        this.mapper = mapper;
+        this.schedule = schedule;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** Takes work in; some node begins it at once, or as soon as one is free. */
+    public Work begin(String siteId, String kind, Object request, String account) {
+        Work work = keep(siteId, kind, request, account);
+        schedule.add(work.id());
+        return work;
+    }
+
+    /** Takes work in that is done right here, because it is short. */
+    public Work doNow(String siteId, String kind, Object request, String account) {
+        Work work = keep(siteId, kind, request, account);
+        schedule.perform(work.id());
+        return find(siteId, work.id());
+    }
+
+    private Work keep(String siteId, String kind, Object request, String account) {
+        String id = UUID.randomUUID().toString();
+        mapper.insert(id, siteId, kind, account, json.writeValueAsString(request), clock.instant());
+        mapper.prune(siteId, MOST_KEPT);
+        return find(siteId, id);
+    }
+
+    /**
+     * A piece of work.
+     *
+     * @throws Refusal when the site has none by that id
+     */
+    public Work find(String siteId, String id) {
+        return mapper.find(siteId, id).orElseThrow(() -> Refusal.notFound("The work " + id));
+    }
+
+    /** The latest of a site, newest first, without requests and results. */
+    public List<Work> latest(String siteId, int most) {
+        return mapper.latest(siteId, most);
+    }
+
+    /** Asks it to stop; one that is over stays as it is. */
+    public Work cancel(String siteId, String id) {
+        find(siteId, id);
+        mapper.cancel(siteId, id, clock.instant());
+        return find(siteId, id);
+    }
+
+    /** Reads what was asked or what came of it. */
+    public <T> T read(String text, Class<T> type) {
+        return json.readValue(text, type);
+    }
+}

@@ -1,0 +1,255 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.util.HashSet;
+import java.util.Set;
+import java.util.function.Predicate;
+import org.springframework.boot.builder.SpringApplicationBuilder;
+import org.springframework.context.ConfigurableApplicationContext;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** Long work: begun, looked at while it goes, cancelled, shared by two nodes, and taken up again when a node stops. */
+public class LongWorkTest extends OverHttp {
+    private static final long MOST_WAIT_MILLIS = 60_000;
+    private Browser browser;
+
+    @BeforeClass
+    public void signIn() throws Exception {
+        browser = signedIn("liv");
+    }
+
+    private ObjectNode inputs(String site, int days) throws Exception {
+        ObjectNode inputs = JSON.createObjectNode()
+                .put("from", "2026-03-01")
+                .put("days", days)
+                .put("seed", 3);
+        inputs.set(
+                "plan",
+                json(browser.get("/api/sites/" + site + "/revisions/latest")).get("plan"));
+        inputs.putObject("weather").putObject("place");
+        return inputs;
+    }
+
+    private JsonNode begin(String what, JsonNode body) throws Exception {
+        var response = browser.post("/api/season/" + what, body);
+        assertEquals(response.statusCode(), 202, response.body());
+        return json(response);
+    }
+
+    private JsonNode until(String site, JsonNode begun, Predicate<JsonNode> enough) throws Exception {
+        String id = begun.at("/work/id").asString();
+        long end = System.currentTimeMillis() + MOST_WAIT_MILLIS;
+        while (System.currentTimeMillis() < end) {
+            var answer = browser.get("/api/season/" + site + "/work/" + id);
+            assertEquals(answer.statusCode(), 200, answer.body());
+            JsonNode look = json(answer);
+            if (enough.test(look)) {
+                return look;
+            }
+            Thread.sleep(50);
+        }
+        throw new AssertionError("waited in vain for " + id);
+    }
+
+    private static String state(JsonNode view) {
+        return view.at("/work/state").asString();
+    }
+
+    /** A year: what it says adds up with its days, its windows and its tables; a closer look costs no new run. */
+    @Test
+    public void aYearIsRunAndLookedAtClosely() throws Exception {
+        JsonNode done = until("hallgrund", begin("hallgrund/runs", inputs("hallgrund", 365)), view -> state(view)
+                .equals("DONE"));
+        JsonNode run = done.get("run");
+        assertEquals(run.get("days").size(), 365);
+        double served = 0;
+        for (JsonNode day : run.get("days")) {
+            served += day.get("served").asDouble();
+        }
+        assertEquals(served, run.at("/ledger/served").asDouble(), served * 1e-3);
+        String runs = "/api/season/hallgrund/runs/" + done.at("/work/id").asString();
+        JsonNode page = json(browser.get(runs + "/events?subject=marker-light-output&most=3"));
+        int index = page.at("/events/1/index").asInt();
+        double at = page.at("/events/1/event/seconds").asDouble();
+        // Two seconds about a switching: before it one state, after it the other.
+        JsonNode lane = json(browser.get(runs + "/view?buckets=20&from=" + (at - 1) + "&to=" + (at + 1)))
+                .at("/lanes/marker-light-output");
+        assertEquals(Math.abs(lane.get(0).asDouble() - lane.get(19).asDouble()), 1.0, lane.toString());
+        JsonNode chain = json(browser.get(runs + "/events/" + index + "/chain"));
+        assertEquals(chain.get(chain.size() - 1).at("/link/event").asInt(), index);
+        String ledger = browser.get(runs + "/ledger.csv").body();
+        assertEquals(ledger.lines().count(), 367);
+        assertTrue(ledger.lines().skip(366).findFirst().orElseThrow().startsWith("all,"));
+        assertEquals(
+                browser.get(runs + "/events.csv").body().lines().count(),
+                run.get("events").asInt() + 1);
+        long started = System.nanoTime();
+        browser.get(runs + "/view?buckets=1200&from=0&to=31536000");
+        assertTrue(System.nanoTime() - started < 1_000_000_000L, "a look takes as long as a run");
+    }
+
+    @Test
+    public void whatCannotBeIsRefusedByItsField() throws Exception {
+        ObjectNode twice = inputs("hallgrund", 3);
+        ((ObjectNode) twice.get("weather")).put("days", "DULL");
+        var refused = browser.post("/api/season/hallgrund/runs", twice);
+        assertEquals(refused.statusCode(), 422);
+        assertTrue(json(refused).at("/errors/0/pointer").asString().startsWith("/weather"), refused.body());
+        assertEquals(
+                browser.post("/api/season/hallgrund/runs", inputs("hallgrund", 401))
+                        .statusCode(),
+                422);
+        ObjectNode missing = inputs("hallgrund", 3);
+        missing.putObject("weather").put("file", "w-none");
+        JsonNode failed = begin("hallgrund/runs", missing);
+        assertEquals(state(failed), "FAILED");
+        assertTrue(failed.get("message").asString().contains("w-none"), failed.toString());
+    }
+
+    /** A weather file that was taken in is what a run has; one with bad lines is refused whole. */
+    @Test
+    public void aWeatherFileIsTakenInAndUsed() throws Exception {
+        StringBuilder file = new StringBuilder("time,ghi,temperature\n");
+        for (int hour = 0; hour < 72; hour++) {
+            file.append(String.format(
+                    "2026-06-%02dT%02d:00:00Z,%d,12%n", 10 + hour / 24, hour % 24, hour % 24 > 4 ? 120 : 0));
+        }
+        String path = "/api/sites/hallgrund/weather-files?zone=UTC&name=three%20days";
+        var bad = browser.send("POST", path, "text/csv", file + "2026-06-13T00:00:00Z,x,12\n");
+        assertEquals(bad.statusCode(), 422, bad.body());
+        assertEquals(json(browser.get("/api/sites/hallgrund/weather-files")).size(), 0);
+        var taken = browser.send("POST", path, "text/csv", file.toString());
+        assertEquals(taken.statusCode(), 201, taken.body());
+        ObjectNode inputs = inputs("hallgrund", 2).put("from", "2026-06-11");
+        inputs.putObject("weather").put("file", json(taken).get("id").asString());
+        JsonNode done = begin("hallgrund/runs", inputs);
+        assertEquals(state(done), "DONE", done.toString());
+        assertTrue(done.at("/run/ledger/array").asDouble() > 100);
+        inputs.put("from", "2026-08-01");
+        JsonNode beyond = begin("hallgrund/runs", inputs);
+        assertEquals(state(beyond), "FAILED");
+        assertTrue(beyond.get("message").asString().contains("the file has nothing for"), beyond.toString());
+    }
+
+    @Test
+    public void longWorkIsCancelledAndStaysSo() throws Exception {
+        ObjectNode years = JSON.createObjectNode().put("count", 30);
+        years.set("run", inputs("skarvholm", 365));
+        JsonNode begun = begin("skarvholm/years", years);
+        until("skarvholm", begun, view -> view.at("/work/progress").asDouble() > 0);
+        String id = begun.at("/work/id").asString();
+        browser.post("/api/season/skarvholm/work/" + id + "/cancel", JSON.createObjectNode());
+        JsonNode over = until("skarvholm", begun, view -> !state(view).equals("RUNNING"));
+        assertEquals(state(over), "CANCELLED");
+        assertTrue(over.at("/work/progress").asDouble() < 1);
+        browser.post("/api/season/skarvholm/work/" + id + "/cancel", JSON.createObjectNode());
+        assertEquals(state(json(browser.get("/api/season/skarvholm/work/" + id))), "CANCELLED");
+    }
+
+    @Test
+    public void anAbsenceAndAComparisonAreAnswered() throws Exception {
+        ObjectNode absence = JSON.createObjectNode();
+        absence.set("run", inputs("hallgrund", 14).put("from", "2026-11-20"));
+        absence.putObject("question").put("runs", 8).put("seed", 1).put("loadSpread", 0.1);
+        JsonNode answer = until("hallgrund", begin("hallgrund/absences", absence), view -> state(view)
+                        .equals("DONE"))
+                .get("absence");
+        assertEquals(answer.get("runs").asInt(), 8);
+        assertEquals(answer.at("/chances/0/load").asString(), "transmitter");
+        ObjectNode both = JSON.createObjectNode();
+        both.set("before", inputs("hallgrund", 40));
+        both.set("after", inputs("hallgrund", 40).put("days", 41));
+        assertEquals(browser.post("/api/season/hallgrund/comparisons", both).statusCode(), 422);
+        ObjectNode older = inputs("hallgrund", 40);
+        older.putObject("circumstances")
+                .putObject("ageing")
+                .put("capacityFraction", 0.5)
+                .put("resistanceFactor", 2);
+        both.set("after", older);
+        JsonNode begun = begin("hallgrund/comparisons", both);
+        JsonNode compared =
+                until("hallgrund", begun, view -> state(view).equals("DONE")).get("comparison");
+        assertTrue(
+                compared.at("/comparison/changed").size() > 0,
+                compared.at("/comparison").toString());
+        assertTrue(compared.at("/after/lowestStateOfCharge/value").asDouble()
+                < compared.at("/before/lowestStateOfCharge/value").asDouble());
+        String side = "/api/season/hallgrund/runs/" + begun.at("/work/id").asString()
+                + "/view?buckets=10&from=0&to=86400&side=";
+        assertFalse(browser.get(side + "after")
+                .body()
+                .equals(browser.get(side + "before").body()));
+    }
+
+    /** A second node on the same database takes its share, answers for runs of the other, and loses nothing when it stops at work. */
+    @Test(dependsOnMethods = "longWorkIsCancelledAndStaysSo")
+    public void twoNodesShareTheWork() throws Exception {
+        ConfigurableApplicationContext second = new SpringApplicationBuilder(SparenApplication.class)
+                .run(
+                        "--server.port=0",
+                        "--sparen.demo=true",
+                        "--spring.datasource.url=jdbc:postgresql://127.0.0.1:"
+                                + TestDatabase.shared().port() + "/sparen");
+        JsonNode[] begun = new JsonNode[6];
+        try {
+            for (int i = 0; i < begun.length; i++) {
+                begun[i] = begin("hallgrund/runs", inputs("hallgrund", 360).put("seed", i));
+            }
+            Set<String> nodes = new HashSet<>();
+            for (JsonNode one : begun) {
+                until("hallgrund", one, view -> state(view).equals("DONE"));
+                nodes.add(node(one));
+            }
+            assertEquals(nodes.size(), 2, nodes.toString());
+            for (JsonNode one : begun) {
+                String view =
+                        "/api/season/hallgrund/runs/" + one.at("/work/id").asString() + "/view?from=0&to=9&buckets=3";
+                assertEquals(browser.get(view).statusCode(), 200);
+            }
+            for (int i = 0; i < 4; i++) {
+                ObjectNode years = JSON.createObjectNode().put("count", 4);
+                years.set("run", inputs("hallgrund", 365).put("seed", 10 * i));
+                begun[i] = begin("hallgrund/years", years);
+            }
+            until("hallgrund", begun[1], view -> state(view).equals("RUNNING"));
+        } finally {
+            second.close();
+        }
+        for (int i = 0; i < 4; i++) {
+            assertEquals(
+                    until("hallgrund", begun[i], view -> state(view).equals("DONE"))
+                            .get("years")
+                            .size(),
+                    4);
+        }
+    }
+
+    private String node(JsonNode begun) throws Exception {
+        try (var connection = java.sql.DriverManager.getConnection(
+                        "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen", "sparen", "");
+                var rows = connection
+                        .createStatement()
+                        .executeQuery("select node from work where id = '"
+                                + begun.at("/work/id").asString() + "'")) {
+            rows.next();
+            return rows.getString(1);
+        }
+    }
+
+    @AfterClass
+    public void nothingIsLeftWaiting() throws Exception {
+        for (JsonNode work : json(browser.get("/api/season/hallgrund/work"))) {
+            assertTrue(
+                    Set.of("DONE", "CANCELLED", "FAILED")
+                            .contains(work.get("state").asString()),
+                    work.toString());
+        }
+    }
+}
