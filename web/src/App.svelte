@@ -13,7 +13,7 @@
     '/new': wrap({ asyncComponent: () => import('./sites/NewSitePage.svelte') }),
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
     '/site/:site/bench': wrap({ asyncComponent: () => import('./bench/BenchPage.svelte') }),
-    '/site/:site/season': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
+    '/site/:site/season/:part?': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
     '*': NotFound,
   };
 

@@ -51,8 +51,8 @@
         workings={workings.filter((one) => one.path.startsWith(`program/outputs/${output.id}/`))}
         ratings={(editor.reading?.ratings ?? []).filter((one) => one.output === output.id)}
         figures={season.answer?.outputs.find((one) => one.output === output.id)}
-        whyNot={season.answer?.whyNot[output.id]}
-        end={season.answer?.durationSeconds ?? 0}
+        whyNot={season.answer?.run.whyNot[output.id]}
+        end={season.answer?.run.durationSeconds ?? 0}
         {readonly}
         focus={() => (focused = output.id)}
       />
@@ -67,7 +67,7 @@
     class="border-rule xl:sticky xl:top-0 xl:h-screen xl:overflow-y-auto xl:border-l"
     aria-label="What it does"
   >
-    <TapeView {editor} {season} output={shown} compact />
+    <TapeView {editor} {season} output={shown} />
     <h2 class="px-4 pt-2 md:px-6">Levels</h2>
     <div class="mx-auto max-w-xl px-4 pb-6">
       <Gauge {plan} gauge={editor.reading?.gauge} emphasised={shown} />

@@ -4,6 +4,7 @@
   import Action from '../lib/shell/Action.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
+  import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { day } from '../lib/sentence/quantity';
   import Conflict from './Conflict.svelte';
@@ -31,7 +32,12 @@
     { key: 'levels', name: 'Levels', count: undefined },
     { key: 'outputs', name: 'Outputs', count: plan?.program.outputs.length },
     { key: 'devices', name: 'Devices', count: plan?.program.devices?.length || undefined },
-    { key: 'findings', name: 'Findings', count: editor.reading ? open.length : undefined },
+    {
+      key: 'findings',
+      name: 'Findings',
+      count: editor.reading ? open.length : undefined,
+      grave: worst === 'DANGER',
+    },
     { key: 'revisions', name: 'Revisions', count: undefined },
   ]);
 
@@ -55,22 +61,7 @@
 <Frame title={plan?.site.name ?? 'Plan'} site={params.site} place="plan">
   {#snippet header()}{#if plan}<SaveState {editor} />{/if}{/snippet}
 
-  <nav class="no-print flex overflow-x-auto border-b border-rule px-2 md:px-4" aria-label="Parts of the plan">
-    {#each parts as one (one.key)}
-      <a
-        href="#/site/{params.site}/plan/{one.key}"
-        class="flex min-h-11 items-center gap-2 px-3 whitespace-nowrap {part === one.key
-          ? 'border-b-4 border-ink font-bold'
-          : 'border-b-4 border-transparent'}"
-        aria-current={part === one.key ? 'page' : undefined}
-        >{one.name}{#if one.count !== undefined}<span
-            class="number text-sm {one.key === 'findings' && worst === 'DANGER'
-              ? 'bg-danger px-1.5 text-paper'
-              : 'text-soft'}">{one.count}</span
-          >{/if}</a
-      >
-    {/each}
-  </nav>
+  <Tabs tabs={parts} {part} address="/site/{params.site}/plan" label="Parts of the plan" />
   {#if editor.saveProblem}<Trouble problem={editor.saveProblem} retry={() => editor.save()} />{/if}
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   <Conflict {editor} />

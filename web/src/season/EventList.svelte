@@ -1,61 +1,86 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import Action from '../lib/shell/Action.svelte';
-  import type { Event, Plan, SeasonAnswer } from '../lib/api/api';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { NumberedEvent, Plan } from '../lib/api/api';
+  import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
+  import Trouble from '../lib/shell/Trouble.svelte';
   import { fixed, moment } from '../lib/sentence/quantity';
-  import type { Season } from './season.svelte';
+  import { happened, isGrave } from '../lib/tape/events';
+  import Chain from './Chain.svelte';
+  import type { SeasonRun } from './run.svelte';
 
-  let { answer, plan, season }: { answer: SeasonAnswer; plan: Plan; season: Season } = $props();
+  /** What happened in a run, page by page; each opens to how it came about. */
+  let { season, plan }: { season: SeasonRun; plan: Plan } = $props();
 
-  const AROUND_SECONDS = 40;
   const PAGE = 100;
-  let most = $state(PAGE);
+  let events = $state.raw<NumberedEvent[]>([]);
+  let total = $state<number>();
+  let subject = $state('');
+  let problem = $state<Problem>();
+  const id = $derived(season.done?.work.id);
   const zone = $derived(plan.site.location.timeZone);
-  const start = $derived(Date.parse(answer.start));
-  const words: Record<Event['kind'], string> = {
-    OPENED: 'opens',
-    CLOCK: 'clock lost',
-    LOCKOUT: 'lockout',
-    CLOSED: 'closes',
-    CHATTER: 'chatters',
-    STAGE: 'stage',
-    EMPTY: 'battery empty',
-    COLLAPSE: 'voltage collapse',
-    RECOVERED: 'recovered',
-    PATH: 'BMS',
-    HAZARD: 'hazard',
-    FUSE: 'fuse',
-    CONVERTER: 'converter',
-    AC: 'AC side',
-    GENERATOR: '',
-    FEEDER: '',
-    TANK: 'thermostat',
-    SYNCHRONISED: 'counts anew',
-  };
+  const start = $derived(Date.parse(season.done?.run?.start ?? ''));
   const names = $derived(partNames(plan));
-  function look(event: Event) {
-    season.show({ from: event.seconds - AROUND_SECONDS, to: event.seconds + AROUND_SECONDS });
-    document.getElementById('tape')?.scrollIntoView({ block: 'start' });
+
+  $effect(() => {
+    void [id, subject];
+    untrack(() => void load(true));
+  });
+
+  async function load(anew: boolean) {
+    if (!id) return;
+    const answer = await outcome(
+      api.GET('/api/season/{siteId}/runs/{id}/events', {
+        params: {
+          path: { siteId: season.site, id },
+          query: { subject, skip: anew ? 0 : events.length, most: PAGE },
+        },
+      }),
+    );
+    problem = answer.problem;
+    if (!answer.data) return;
+    events = anew ? answer.data.events : [...events, ...answer.data.events];
+    total = answer.data.total;
   }
-  const grave = (kind: Event['kind']) => ['CHATTER', 'EMPTY', 'COLLAPSE', 'HAZARD', 'FUSE'].includes(kind);
+
+  function look(mark: NumberedEvent) {
+    if (season.picked === mark.index) {
+      season.picked = undefined;
+      return;
+    }
+    void season.pick(mark.index, mark.event.seconds);
+  }
 </script>
 
 <section aria-labelledby="events">
-  <h2 id="events">What happened, and why</h2>
-  {#if answer.events.length === 0}
-    <p class="mt-2 text-soft">Nothing switched and no stage changed in this run.</p>
+  <div class="flex flex-wrap items-center gap-x-4">
+    <h2 id="events" class="grow">What happened, and why</h2>
+    <select class={FIELD} aria-label="Events of" bind:value={subject}>
+      <option value="">of everything</option>
+      {#each Object.entries(names) as [part, name] (part)}<option value={part}>of {name}</option>{/each}
+    </select>
+  </div>
+  {#if problem}<Trouble {problem} retry={() => load(true)} />{/if}
+  {#if total === 0}
+    <p class="mt-2 text-soft">Nothing happened {subject ? `to ${names[subject]}` : ''} in this run.</p>
+  {:else if total === undefined}
+    <p class="mt-2 text-soft" role="status">Reading the events</p>
   {:else}
     <ol class="mt-2 max-h-[34rem] overflow-y-auto border-y border-rule">
-      {#each answer.events.slice(0, most) as event, i (i)}
+      {#each events as mark (mark.index)}
+        {@const event = mark.event}
         <li class="border-b border-rule last:border-0">
           <button
             class="grid w-full grid-cols-1 gap-x-4 px-1 py-2 text-left hover:bg-raised sm:grid-cols-[11.5rem_1fr]"
-            onclick={() => look(event)}
+            aria-expanded={season.picked === mark.index}
+            onclick={() => look(mark)}
           >
             <span class="number text-sm">{moment(start + event.seconds * 1000, zone)}</span>
             <span>
-              <span class={grave(event.kind) ? 'font-bold text-danger' : 'font-bold'}
-                >{names[event.subject] ?? 'Bus'} {words[event.kind]}</span
+              <span class={isGrave(event.kind) ? 'font-bold text-danger' : 'font-bold'}
+                >{names[event.subject] ?? 'Bus'} {happened(event.kind)}</span
               >
               <span class="block text-sm text-soft">
                 {event.reason}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true
@@ -64,13 +89,14 @@
               </span>
             </span>
           </button>
+          {#if season.picked === mark.index && season.chain}
+            <Chain chain={season.chain} {names} {zone} {start} />
+          {/if}
         </li>
       {/each}
     </ol>
-    {#if answer.events.length > most}
-      <Action class="mt-2" onclick={() => (most += PAGE)}>
-        Show more of {answer.events.length + answer.eventsLeftOut}
-      </Action>
+    {#if events.length < (total ?? 0)}
+      <Action class="mt-2" onclick={() => load(false)}>Show more of {total}</Action>
     {/if}
   {/if}
 </section>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import type { Plan, SeasonAnswer } from '../lib/api/api';
+  import type { Plan, RunSummary } from '../lib/api/api';
   import { duration, energy, fixed, moment } from '../lib/sentence/quantity';
+  import FlowPicture from './FlowPicture.svelte';
 
-  let { answer, plan }: { answer: SeasonAnswer; plan: Plan } = $props();
+  let { run: answer, plan }: { run: RunSummary; plan: Plan } = $props();
 
   const ledger = $derived(answer.ledger);
   const zone = $derived(plan.site.location.timeZone);
@@ -17,7 +18,6 @@
   );
   const name = (id: string) => plan.site.loads.find((load) => load.id === id)?.name ?? id;
   const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
-  const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
 </script>
 
 {#snippet row(label: string, wattHours: number, strong = false, share = true)}
@@ -32,6 +32,7 @@
 
 <section aria-labelledby="ledger" class="max-xl:mt-8">
   <h2 id="ledger">Where the energy went</h2>
+  <FlowPicture {ledger} />
   <table class="mt-2 w-full">
     <tbody>
       {@render row('Came in', came, true)}
@@ -109,17 +110,5 @@
         )} °C
       </dd>
     </div>
-    {#each answer.outputs as output (output.output)}
-      <div class="flex justify-between gap-4 border-b border-rule py-1">
-        <dt>{outputName(output.output)}, open though wished closed</dt>
-        <dd class="number shrink-0 text-right">{duration(Math.round(output.withheldSeconds / 60) * 60)}</dd>
-      </div>
-      {#each output.countdowns as timer (timer.what)}
-        <div class="flex justify-between gap-4 border-b border-rule py-1 text-soft">
-          <dt>{outputName(output.output)}, runs at the end: {timer.what}</dt>
-          <dd class="number shrink-0 text-right">{duration(Math.round(timer.remainingSeconds))} left</dd>
-        </div>
-      {/each}
-    {/each}
   </dl>
 </section>

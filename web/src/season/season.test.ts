@@ -1,45 +1,178 @@
-import { expect, it, vi } from 'vitest';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { DaySummary, LedgerInWattHours, Plan, WorkView } from '../lib/api/api';
+import { calendar } from './calendar';
+import { Conditions } from './conditions.svelte';
+import { flowPicture } from './flows';
+import { linesOf } from './lines';
+import { Spans } from './spans.svelte';
 
-vi.mock('../lib/api/client', () => ({ api: {}, outcome: () => Promise.resolve({}) }));
+const server = vi.hoisted(() => ({ answers: [] as unknown[], cancelled: [] as string[] }));
 
-async function season() {
-  const { Season } = await import('./season.svelte');
-  return new Season('hallgrund');
-}
+vi.mock('../lib/api/client', () => ({
+  api: {
+    GET: () => server.answers.shift(),
+    POST: (_: string, { params }: { params: { path: { id: string } } }) => {
+      server.cancelled.push(params.path.id);
+      return { data: {} };
+    },
+  },
+  outcome: (call: unknown) => Promise.resolve(call),
+}));
 
 const DAY = 86_400;
 
-it('shows the whole run until something is chosen', async () => {
-  const one = await season();
-  expect(one.shown).toEqual({ from: 0, to: 14 * DAY });
-  one.days = 1;
-  expect(one.shown.to).toBe(DAY);
+describe('what of a run is shown', () => {
+  it('is the whole of it until something is chosen', () => {
+    let days = 14;
+    const spans = new Spans(() => days * DAY);
+    expect(spans.shown).toEqual({ from: 0, to: 14 * DAY });
+    days = 1;
+    expect(spans.shown.to).toBe(DAY);
+  });
+
+  it('zooms about a point and never leaves the run', () => {
+    const spans = new Spans(() => 14 * DAY);
+    spans.zoom(0.5);
+    expect(spans.shown).toEqual({ from: 3.5 * DAY, to: 10.5 * DAY });
+    spans.zoom(0.5, 3.5 * DAY);
+    expect(spans.shown).toEqual({ from: 3.5 * DAY, to: 7 * DAY });
+    spans.pan(-5);
+    expect(spans.shown).toEqual({ from: 0, to: 3.5 * DAY });
+    spans.pan(9);
+    expect(spans.shown.to).toBe(14 * DAY);
+    spans.zoom(100);
+    expect(spans.chosen).toBeUndefined();
+  });
+
+  it('goes down to two seconds and no further, inside the run', () => {
+    const spans = new Spans(() => 14 * DAY);
+    for (let i = 0; i < 60; i++) spans.zoom(0.5, 1000);
+    expect(spans.shown.to - spans.shown.from).toBeCloseTo(2, 9);
+    expect(spans.shown.from).toBeLessThanOrEqual(1000);
+    spans.show({ from: -40, to: 40 });
+    expect(spans.shown).toEqual({ from: 0, to: 80 });
+  });
 });
 
-it('zooms about a point and never leaves the run', async () => {
-  const one = await season();
-  one.zoom(0.5);
-  expect(one.shown).toEqual({ from: 3.5 * DAY, to: 10.5 * DAY });
-  one.zoom(0.5, 3.5 * DAY);
-  expect(one.shown).toEqual({ from: 3.5 * DAY, to: 7 * DAY });
-  one.pan(-5);
-  expect(one.shown).toEqual({ from: 0, to: 3.5 * DAY });
-  one.pan(9);
-  expect(one.shown.to).toBe(14 * DAY);
-  one.zoom(100);
-  expect(one.span).toBeUndefined();
+it('asks for what differs from the site, and for nothing else', () => {
+  const asked = new Conditions();
+  const plan = {} as Plan;
+  expect(asked.inputs(plan).circumstances).toBeUndefined();
+  expect(asked.inputs(plan).weather).toEqual({ days: 'DULL', meanCelsius: 5 });
+  asked.weather = 'PLACE';
+  expect(asked.inputs(plan).weather).toEqual({ place: {} });
+  asked.weather = 'w-0123';
+  expect(asked.inputs(plan).weather).toEqual({ file: 'w-0123' });
+  asked.capacityPercent = 80;
+  asked.startPercent = 0;
+  expect(asked.inputs(plan).circumstances).toEqual({
+    ageing: { capacityFraction: 0.8, resistanceFactor: 1 },
+    startStateOfCharge: 0,
+  });
 });
 
-it('goes down to two seconds and no further', async () => {
-  const one = await season();
-  for (let i = 0; i < 60; i++) one.zoom(0.5, 1000);
-  expect(one.shown.to - one.shown.from).toBeCloseTo(2, 9);
-  expect(one.shown.from).toBeLessThanOrEqual(1000);
-  expect(one.shown.to).toBeGreaterThanOrEqual(1000);
+describe('the flow picture', () => {
+  const ledger = {
+    flows: [
+      [300, 200, 50, 0],
+      [0, 0, 0, 0],
+      [150, 0, 0, 0],
+      [0, 0, 0, 0],
+      [100, 0, 0, 0],
+    ],
+    curtailed: 180,
+    clipped: 20,
+  } as unknown as LedgerInWattHours;
+  const { left, right, bands } = flowPicture(ledger, 200);
+
+  it('leaves out what is not there, and every bar is as high as its energy', () => {
+    expect(left.map((bar) => [bar.key, bar.wattHours])).toEqual([
+      ['sun', 750],
+      ['battery', 150],
+      ['feeder', 100],
+    ]);
+    expect(right.map((bar) => bar.key)).toEqual(['loads', 'charging', 'diverted', 'thrown']);
+    expect((left[0]?.height ?? 0) / (left[1]?.height ?? 1)).toBeCloseTo(5, 6);
+  });
+
+  it('fills every bar with its bands, none beyond it', () => {
+    for (const bar of left) {
+      const out = bands.filter((band) => band.key.startsWith(`${bar.key}-`));
+      expect(out.reduce((all, band) => all + band.height, 0)).toBeCloseTo(bar.height, 6);
+    }
+  });
 });
 
-it('keeps a chosen span inside the run', async () => {
-  const one = await season();
-  one.show({ from: -40, to: 40 });
-  expect(one.shown).toEqual({ from: 0, to: 80 });
+it('puts days into months and marks those on which something was not served', () => {
+  const day = (date: string, lowest: number, unserved: number) =>
+    ({ date, lowestStateOfCharge: lowest, unserved, surplus: unserved * 2 }) as DaySummary;
+  const days = [day('2026-01-31', 0.5, 0), day('2026-02-01', 0.25, 40), day('2026-02-02', 1, 0)];
+  const months = calendar(days, 'lowest', String);
+  expect(months.map((month) => [month.name, month.cells.length])).toEqual([
+    ['Jan 2026', 1],
+    ['Feb 2026', 2],
+  ]);
+  expect(months[1]?.cells[0]).toMatchObject({ index: 1, day: 1, depth: 0.25, says: '25 %', unserved: true });
+  expect(calendar(days, 'surplus', String)[1]?.cells[0]).toMatchObject({ depth: 1, says: '80' });
+});
+
+it('draws the thresholds of one output by their terms, of all with the outputs’ names', () => {
+  const level = { output: 'a', term: 'LVD', value: 11.5, percent: false, falling: true };
+  const levels = [level, { ...level, output: 'b', term: 'on', value: 90, percent: true }];
+  expect(linesOf(levels, { a: 'Radio' }, 'a')).toEqual([{ value: 11.5, label: 'LVD', percent: false }]);
+  expect(linesOf(levels, { a: 'Radio' }, 'all').map((line) => line.label)).toEqual(['Radio LVD', 'b on']);
+});
+
+describe('long work', () => {
+  const view = (id: string, state: string, message = '') =>
+    ({ work: { id, state, progress: 0.5 }, message }) as unknown as WorkView;
+
+  beforeEach(() => {
+    const kept: Record<string, string> = {};
+    vi.stubGlobal('sessionStorage', {
+      getItem: (key: string) => kept[key] ?? null,
+      setItem: (key: string, value: string) => (kept[key] = value),
+    });
+    server.answers = [];
+    server.cancelled = [];
+  });
+
+  async function work() {
+    const { LongWork } = await import('./work.svelte');
+    return new LongWork('hallgrund', 'run');
+  }
+  const begin = (data: WorkView) => () => Promise.resolve({ data, response: {} as Response });
+
+  it('is looked at until it is over, through a server that is away for a moment', async () => {
+    server.answers = [
+      { data: view('1', 'RUNNING') },
+      { problem: { status: 0 } },
+      { data: view('1', 'DONE') },
+    ];
+    const one = await work();
+    await one.begin(begin(view('1', 'WAITING')));
+    expect(one.done?.work.state).toBe('DONE');
+    expect(one.problem).toBeUndefined();
+  });
+
+  it('is found again after a reload, and one that failed says why', async () => {
+    server.answers = [{ data: view('1', 'FAILED', 'the file has nothing') }, { data: view('1', 'DONE') }];
+    const one = await work();
+    await one.begin(begin(view('1', 'RUNNING')));
+    expect(one.problem?.detail).toBe('the file has nothing');
+    const reloaded = await work();
+    await reloaded.resume();
+    expect(reloaded.done?.work.id).toBe('1');
+  });
+
+  it('gives way to newer work, which cancels it', async () => {
+    server.answers = Array.from({ length: 40 }, (_, i) => ({ data: view(i < 3 ? '1' : '2', 'DONE') }));
+    const one = await work();
+    const first = one.begin(begin(view('1', 'RUNNING')));
+    await new Promise((resolve) => setTimeout(resolve, 5));
+    await one.begin(begin(view('2', 'DONE')));
+    await first;
+    expect(server.cancelled).toEqual(['1']);
+    expect(one.done?.work.id).toBe('2');
+  });
 });

@@ -1,36 +1,30 @@
 <script lang="ts">
   import type { OutputFigures } from '../api/api';
+  import { lanePath } from './lanes';
   import { LEFT, RIGHT } from './layout';
 
   interface Props {
     outputs: OutputFigures[];
+    /** Shares of each bucket in which a contact was closed, by output. */
+    lanes: Record<string, number[]>;
+    /** Those of a second run, drawn below each. */
+    second?: Record<string, number[]> | undefined;
     names: Record<string, string>;
     /** Outputs that only signal; their lanes are drawn in ink. */
     signalling: string[];
-    from: number;
-    to: number;
-    end: number;
   }
-  let { outputs, names, signalling, from, to, end }: Props = $props();
+  let { outputs, lanes, second, names, signalling }: Props = $props();
 
   let width = $state(0);
   const inner = $derived(Math.max(1, width - LEFT - RIGHT));
-
-  /** Spans in which a contact is closed, cut to what is shown. */
-  function spans(output: OutputFigures) {
-    const edges = [0, ...output.changeSeconds.filter((seconds) => seconds > 0), end];
-    const first = output.startsClosed ? 0 : 1;
-    const result: { x: number; width: number }[] = [];
-    const x = (seconds: number) =>
-      LEFT + ((Math.min(to, Math.max(from, seconds)) - from) / (to - from)) * inner;
-    for (let i = first; i + 1 < edges.length; i += 2) {
-      const a = edges[i] ?? 0;
-      const b = edges[i + 1] ?? end;
-      if (b > from && a < to) result.push({ x: x(a), width: Math.max(1, x(b) - x(a)) });
-    }
-    return result;
-  }
 </script>
+
+{#snippet lane(shares: number[] | undefined, fill: string)}
+  <svg class="block h-4 w-full" aria-hidden="true">
+    <path d="M{LEFT} 15H{LEFT + inner}" stroke="var(--rule-strong)" stroke-dasharray="3 4" />
+    {#if shares}<path d={lanePath(shares, LEFT, inner, 14)} {fill} />{/if}
+  </svg>
+{/snippet}
 
 <div bind:clientWidth={width} class="w-full">
   {#each outputs as output (output.output)}
@@ -41,17 +35,10 @@
         {output.switchings === 1 ? 'switching' : 'switchings'}</span
       >
     </p>
-    <svg class="block h-4 w-full" aria-hidden="true">
-      <path d="M{LEFT} 8H{LEFT + inner}" stroke="var(--rule-strong)" stroke-dasharray="3 4" />
-      {#each spans(output) as span, i (i)}
-        <rect
-          x={span.x}
-          y="1"
-          width={span.width}
-          height="14"
-          fill={signalling.includes(output.output) ? 'var(--ink)' : 'var(--load)'}
-        />
-      {/each}
-    </svg>
+    {@render lane(
+      lanes[output.output],
+      signalling.includes(output.output) ? 'var(--ink)' : second ? 'var(--battery)' : 'var(--load)',
+    )}
+    {#if second}{@render lane(second[output.output], 'var(--load)')}{/if}
   {/each}
 </div>

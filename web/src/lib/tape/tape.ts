@@ -1,16 +1,23 @@
 import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
-import type { SeasonAnswer } from '../api/api';
+import type { Trace } from '../api/api';
 import { LEFT, RIGHT } from './layout';
 
-/** A threshold drawn across the voltage chart. */
+/** A threshold drawn across a chart: a voltage (V) or a state of charge (%). */
 export interface Line {
-  volts: number;
+  value: number;
   label: string;
+  percent: boolean;
+}
+
+/** What a tape shows: a window of a run, and where its time begins (s since the epoch). */
+export interface Shown {
+  trace: Trace;
+  start: number;
 }
 
 type Ink = Record<
-  'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted',
+  'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted' | 'ac',
   string
 >;
 
@@ -27,6 +34,7 @@ function ink(): Ink {
     load: token('--load'),
     sun: token('--sun'),
     diverted: token('--diverted'),
+    ac: token('--ac'),
   };
 }
 
@@ -123,115 +131,168 @@ function options(
   };
 }
 
-function times(answer: SeasonAnswer): number[] {
-  const { fromSeconds, bucketSeconds, usedWatts } = answer.trace;
-  const start = Date.parse(answer.start) / 1000;
+function times({ trace, start }: Shown): number[] {
+  const { fromSeconds, bucketSeconds, usedWatts } = trace;
   return usedWatts.map((_, i) => start + fromSeconds + (i + 0.5) * bucketSeconds);
+}
+
+/** A number beyond the run is sent as a word; in a chart it is a gap. */
+const gaps = (values: number[]) => values.map((value) => (typeof value === 'number' ? value : null));
+
+/** Least and most as a band, for the run and, as lines alone, for one beside it. */
+function bands(
+  shown: Shown,
+  second: Trace | undefined,
+  colours: Ink,
+  of: (trace: Trace) => [number[], number[]],
+) {
+  const line = (stroke: string, dash?: number[]): uPlot.Series => ({
+    stroke,
+    width: 1.2,
+    points: { show: false },
+    ...(dash ? { dash } : {}),
+  });
+  const [low, high] = of(shown.trace);
+  const [low2, high2] = second ? of(second) : [[], []];
+  const series = [{}, line(colours.battery), line(colours.battery)];
+  const data: uPlot.AlignedData = [times(shown), gaps(low), gaps(high)];
+  if (second) {
+    series.push(line(colours.load, [4, 3]), line(colours.load, [4, 3]));
+    data.push(gaps(low2), gaps(high2));
+  }
+  return { series, data, bands: [{ series: [2, 1] as [number, number], fill: colours.band }] };
 }
 
 /** The chart of battery voltage with its thresholds. */
 export function voltageChart(
   host: HTMLElement,
-  answer: SeasonAnswer,
+  shown: Shown,
+  second: Trace | undefined,
   lines: Line[],
   height: number,
   common: Common,
 ) {
   const colours = ink();
-  const trace = answer.trace;
+  const trace = shown.trace;
   const close = trace.bucketSeconds * trace.usedWatts.length <= CLOSE_SECONDS;
+  const volts = lines.filter((line) => !line.percent);
   const range: uPlot.Range.Function = (_, least, most) => {
     // Looked at closely, a threshold far away would flatten what is to be seen.
     const reach = close ? Math.max(0.12, 3 * (most - least)) : Infinity;
-    const levels = lines
-      .map((line) => line.volts)
-      .filter((volts) => volts > least - reach && volts < most + reach);
+    const levels = volts
+      .map((line) => line.value)
+      .filter((value) => value > least - reach && value < most + reach);
     const low = Math.min(least, ...levels);
     const high = Math.max(most, ...levels);
     const room = Math.max(close ? 0.01 : 0.05, (high - low) * 0.12);
     return [low - room, high + room];
   };
+  const { data, ...rest } = bands(shown, second, colours, (one) => [
+    one.lowBatteryVolts,
+    one.highBatteryVolts,
+  ]);
   return new uPlot(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range } },
-      series: [
-        {},
-        { stroke: colours.battery, width: 1.2, points: { show: false } },
-        { stroke: colours.battery, width: 1.2, points: { show: false } },
-      ],
-      bands: [{ series: [2, 1], fill: colours.band }],
-      hooks: { draw: [(plot) => drawLines(plot, lines, colours)] },
+      ...rest,
+      hooks: { draw: [(plot) => drawLines(plot, volts, colours)] },
     }),
-    [times(answer), trace.lowBatteryVolts, trace.highBatteryVolts],
+    data,
     host,
   );
 }
 
 function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
   const { ctx, bbox } = plot;
+  const px = devicePixelRatio;
+  const labels: { left: number; right: number; y: number }[] = [];
   ctx.save();
-  ctx.font = `${12 * devicePixelRatio}px "Atkinson Hyperlegible Mono"`;
-  ctx.lineWidth = 1.5 * devicePixelRatio;
-  for (const line of lines) {
-    const y = plot.valToPos(line.volts, 'y', true);
+  ctx.font = `${12 * px}px "Atkinson Hyperlegible Mono"`;
+  ctx.lineWidth = 1.2 * px;
+  for (const line of [...lines].sort((a, b) => b.value - a.value)) {
+    const y = plot.valToPos(line.value, 'y', true);
     if (y < bbox.top || y > bbox.top + bbox.height) continue;
     ctx.strokeStyle = colours.ink;
-    ctx.setLineDash([6 * devicePixelRatio, 4 * devicePixelRatio]);
+    ctx.setLineDash([6 * px, 4 * px]);
     ctx.beginPath();
     ctx.moveTo(bbox.left, y);
     ctx.lineTo(bbox.left + bbox.width, y);
     ctx.stroke();
-    const text = `${line.label} ${line.volts.toFixed(2)} V`;
-    const width = ctx.measureText(text).width;
-    const right = bbox.left + bbox.width - 6 * devicePixelRatio;
-    ctx.textAlign = 'left';
-    ctx.textBaseline = 'alphabetic';
+    const text = `${line.label} ${line.value.toFixed(line.percent ? 0 : 2)} ${line.percent ? '%' : 'V'}`;
+    const width = ctx.measureText(text).width + 8 * px;
+    // Labels of levels close to each other stand side by side.
+    let right = bbox.left + bbox.width - 2 * px;
+    for (let again = true; again;) {
+      const clash = labels.find(
+        (one) => Math.abs(one.y - y) < 15 * px && right > one.left && right - width < one.right,
+      );
+      again = clash !== undefined && clash.left - width > bbox.left;
+      if (clash && again) right = clash.left - 6 * px;
+    }
+    labels.push({ left: right - width, right, y });
+    const top = Math.max(bbox.top, y - 16 * px);
     ctx.fillStyle = colours.paper;
-    ctx.fillRect(
-      right - width - 4 * devicePixelRatio,
-      y - 17 * devicePixelRatio,
-      width + 8 * devicePixelRatio,
-      15 * devicePixelRatio,
-    );
+    ctx.fillRect(right - width, top, width, 14 * px);
     ctx.fillStyle = colours.ink;
-    ctx.fillText(text, right - width, y - 5 * devicePixelRatio);
+    ctx.textBaseline = 'alphabetic';
+    ctx.fillText(text, right - width + 4 * px, top + 11 * px);
   }
   ctx.restore();
 }
 
-/** The chart of true state of charge, 0 to 100 %. */
-export function chargeChart(host: HTMLElement, answer: SeasonAnswer, height: number, common: Common) {
+/** The chart of true state of charge, 0 to 100 %, with its thresholds. */
+export function chargeChart(
+  host: HTMLElement,
+  shown: Shown,
+  second: Trace | undefined,
+  lines: Line[],
+  height: number,
+  common: Common,
+) {
   const colours = ink();
-  const percent = (share: number) => share * 100;
-  const { lowStateOfCharge, highStateOfCharge } = answer.trace;
+  const percent = (shares: number[]) =>
+    shares.map((share) => (typeof share === 'number' ? share * 100 : share));
+  const { data, ...rest } = bands(shown, second, colours, (one) => [
+    percent(one.lowStateOfCharge),
+    percent(one.highStateOfCharge),
+  ]);
   return new uPlot(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range: [0, 100] } },
-      series: [
-        {},
-        { stroke: colours.battery, width: 1.5, fill: colours.band, points: { show: false } },
-        { stroke: colours.battery, width: 1.5, points: { show: false } },
-      ],
+      ...rest,
+      hooks: {
+        draw: [
+          (plot) =>
+            drawLines(
+              plot,
+              lines.filter((line) => line.percent),
+              colours,
+            ),
+        ],
+      },
     }),
-    [times(answer), lowStateOfCharge.map(percent), highStateOfCharge.map(percent)],
+    data,
     host,
   );
 }
 
+const stepped = () => {
+  const paths = uPlot.paths.stepped?.({ align: 1 });
+  return paths ? { paths } : {};
+};
+
+function area(fill: string | CanvasPattern, stroke: string): uPlot.Series {
+  return { fill: () => fill as string, stroke, width: 1, points: { show: false }, ...stepped() };
+}
+
 /** The chart of mean powers, stacked: used, diverted, to battery, thrown away, unserved. */
-export function powerChart(host: HTMLElement, answer: SeasonAnswer, height: number, common: Common) {
+export function powerChart(host: HTMLElement, shown: Shown, height: number, common: Common) {
   const colours = ink();
-  const { usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts } = answer.trace;
+  const { usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts } = shown.trace;
   const sum = (...parts: number[][]) =>
-    usedWatts.map((_, i) => parts.reduce((all, part) => all + (part[i] ?? 0), 0));
-  const stepped = uPlot.paths.stepped?.({ align: 1 });
-  const area = (fill: string | CanvasPattern, stroke: string): uPlot.Series => ({
-    fill: () => fill as string,
-    stroke,
-    width: 1,
-    points: { show: false },
-    ...(stepped ? { paths: stepped } : {}),
-  });
+    gaps(usedWatts).map((first, i) =>
+      first === null ? null : parts.reduce((all, part) => all + (part[i] ?? 0), 0),
+    );
   return new uPlot(
     options(common, height, colours, true, {
       scales: { x: { time: true }, y: { range: (_, __, most) => [0, Math.max(1, most * 1.08)] } },
@@ -245,13 +306,43 @@ export function powerChart(host: HTMLElement, answer: SeasonAnswer, height: numb
       ],
     }),
     [
-      times(answer),
+      times(shown),
       sum(usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts, unservedWatts),
       sum(usedWatts, divertedWatts, toBatteryWatts, thrownAwayWatts),
       sum(usedWatts, divertedWatts, toBatteryWatts),
       sum(usedWatts, divertedWatts),
-      usedWatts,
+      sum(usedWatts),
     ],
+    host,
+  );
+}
+
+/** The chart of what was taken from AC sources; the part of generators filled. */
+export function sourceChart(host: HTMLElement, shown: Shown, height: number, common: Common) {
+  const colours = ink();
+  const { acSourceWatts, generatorWatts } = shown.trace;
+  return new uPlot(
+    options(common, height, colours, false, {
+      scales: { x: { time: true }, y: { range: (_, __, most) => [0, Math.max(1, most * 1.1)] } },
+      series: [{}, area('transparent', colours.ac), area(colours.ac, colours.ac)],
+    }),
+    [times(shown), gaps(acSourceWatts), gaps(generatorWatts)],
+    host,
+  );
+}
+
+/** The chart of battery temperature. */
+export function temperatureChart(host: HTMLElement, shown: Shown, height: number, common: Common) {
+  const colours = ink();
+  return new uPlot(
+    options(common, height, colours, false, {
+      scales: {
+        x: { time: true },
+        y: { range: (_, least, most) => [Math.floor(least - 1), Math.ceil(most + 1)] },
+      },
+      series: [{}, { stroke: colours.ink, width: 1.2, points: { show: false } }],
+    }),
+    [times(shown), gaps(shown.trace.batteryCelsius)],
     host,
   );
 }

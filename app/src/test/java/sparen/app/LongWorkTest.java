@@ -225,7 +225,7 @@ public class LongWorkTest extends OverHttp {
         for (int i = 0; i < 4; i++) {
             assertEquals(
                     until("hallgrund", begun[i], view -> state(view).equals("DONE"))
-                            .get("years")
+                            .at("/years/years")
                             .size(),
                     4);
         }

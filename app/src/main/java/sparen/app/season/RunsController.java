@@ -1,6 +1,5 @@
 package sparen.app.season;
 
-import io.swagger.v3.oas.annotations.media.ArraySchema;
 import io.swagger.v3.oas.annotations.media.Schema;
 import java.time.Instant;
 import java.util.List;
@@ -64,7 +63,7 @@ class RunsController {
             Optional<RunInputs> request,
             @Schema(implementation = RunSummary.class) Optional<JsonNode> run,
             @Schema(implementation = ComparisonWork.ComparedRuns.class) Optional<JsonNode> comparison,
-            @ArraySchema(schema = @Schema(implementation = Years.Year.class)) Optional<JsonNode> years,
+            @Schema(implementation = YearsWork.YearsAnswer.class) Optional<JsonNode> years,
             @Schema(implementation = Absence.Answer.class) Optional<JsonNode> absence) {}
 
     @PostMapping("/api/season/{siteId}/runs")

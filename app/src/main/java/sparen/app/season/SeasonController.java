@@ -1,9 +1,11 @@
 package sparen.app.season;
 
 import java.util.List;
+import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
 import sparen.quantity.Bounds;
@@ -13,6 +15,7 @@ import sparen.simulation.RunResult;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.Window;
+import sparen.sun.Climate;
 
 /** Runs a plan while it is edited and answers with what the small tape shows. Nothing of it is kept. */
 @RestController
@@ -43,6 +46,14 @@ class SeasonController {
 
     /** What came of it; the outputs here tell when they moved. */
     record SeasonAnswer(RunSummary run, List<OutputFigures> outputs, List<Event> events, RunView view) {}
+
+    /** The months of a place as its latitude suggests them, to be told better by who knows. */
+    @GetMapping("/api/season/{siteId}/climate")
+    Climate climate(@PathVariable String siteId, @RequestParam double latitude) {
+        sites.mustExist(siteId);
+        Bounds.within("latitude", latitude, "°", -90, 90);
+        return Climate.atLatitude(latitude);
+    }
 
     @PostMapping("/api/season/{siteId}")
     SeasonAnswer run(@PathVariable String siteId, @RequestBody SeasonRequest request) {

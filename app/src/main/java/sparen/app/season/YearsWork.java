@@ -35,6 +35,9 @@ class YearsWork implements WorkKind {
         }
     }
 
+    /** What came of it, in the order of the seeds. */
+    record YearsAnswer(List<Years.Year> years) {}
+
     @Override
     public String name() {
         return NAME;
@@ -43,13 +46,13 @@ class YearsWork implements WorkKind {
     @Override
     public Object run(Work work, WorkReport report) {
         YearsRequest request = json.readValue(work.request(), YearsRequest.class);
-        return Years.of(
+        return new YearsAnswer(Years.of(
                 before(work),
                 request.run().seed(),
                 request.count(),
                 seed -> runs.scenario(work.siteId(), request.run().withSeed(seed)),
                 years -> report.partial(() -> years),
-                report);
+                report));
     }
 
     private List<Years.Year> before(Work work) {

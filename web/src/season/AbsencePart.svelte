@@ -1,0 +1,185 @@
+<script lang="ts">
+  import { onMount, untrack } from 'svelte';
+  import { api } from '../lib/api/client';
+  import type { Plan } from '../lib/api/api';
+  import { energy } from '../lib/sentence/quantity';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import { session } from '../lib/shell/session.svelte';
+  import type { PlanEditor } from '../plan/planEditor.svelte';
+  import { Conditions } from './conditions.svelte';
+  import type { SeasonRun } from './run.svelte';
+  import WorkBar from './WorkBar.svelte';
+  import { LongWork } from './work.svelte';
+
+  /** From today to the next visit, in many weathers: chances of a cut, and the one setting that would help most. */
+  let { editor, plan, season }: { editor: PlanEditor; plan: Plan; season: SeasonRun } = $props();
+
+  const DAY_MILLIS = 86_400_000;
+  const today = new Date().toISOString().slice(0, 10);
+  const asked = new Conditions();
+  const work = $derived(new LongWork(season.site, 'absence'));
+  let back = $state(new Date(Date.now() + 28 * DAY_MILLIS).toISOString().slice(0, 10));
+  let runs = $state(40);
+  let spread = $state(10);
+  let taken = $state(false);
+  asked.from = today;
+  asked.weather = 'PLACE';
+  asked.startPercent = Math.round(untrack(() => plan.site.battery.startStateOfCharge) * 100);
+  const days = $derived(Math.round((Date.parse(back) - Date.parse(asked.from)) / DAY_MILLIS));
+  const trouble = $derived(
+    days < 1
+      ? 'The visit is to be after the first day.'
+      : days > 400
+        ? 'No further than 400 days ahead.'
+        : '',
+  );
+  const answer = $derived(work.done?.absence);
+  const name = (id: string) => plan.site.loads.find((one) => one.id === id)?.name ?? id;
+  const percent = (share: number) => `${Math.round(share * 100)} %`;
+
+  onMount(() => void work.resume());
+
+  function ask(event: SubmitEvent) {
+    event.preventDefault();
+    if (trouble) return;
+    taken = false;
+    asked.days = days;
+    asked.climate = season.asked.climate;
+    const body = { run: asked.inputs(plan), question: { runs, seed: 1, loadSpread: spread / 100 } };
+    void work.begin(() =>
+      api.POST('/api/season/{siteId}/absences', { params: { path: { siteId: season.site } }, body }),
+    );
+  }
+
+  function take() {
+    const help = answer?.help;
+    if (!help) return;
+    editor.set(['program'], help.plan.program, () => help.says);
+    taken = true;
+  }
+</script>
+
+<form class="flex flex-wrap items-end gap-3 px-4 pt-4 text-sm md:px-6" onsubmit={ask}>
+  <label class="flex flex-col"
+    >from<input class="{FIELD} number" type="date" bind:value={asked.from} required /></label
+  >
+  <label class="flex flex-col"
+    >with, % of charge<input
+      class="{FIELD} number w-28"
+      type="number"
+      min="0"
+      max="100"
+      required
+      bind:value={asked.startPercent}
+    /></label
+  >
+  <label class="flex flex-col"
+    >until I am back on<input class="{FIELD} number" type="date" bind:value={back} required /></label
+  >
+  <label class="flex flex-col"
+    >weathers<input
+      class="{FIELD} number w-24"
+      type="number"
+      min="4"
+      max="400"
+      required
+      bind:value={runs}
+    /></label
+  >
+  <label class="flex flex-col"
+    >consumption varies by ± %<input
+      class="{FIELD} number w-28"
+      type="number"
+      min="0"
+      max="50"
+      required
+      bind:value={spread}
+    /></label
+  >
+  <Action main type="submit" disabled={trouble !== ''}>Ask</Action>
+  {#if trouble}<p class="text-danger" role="alert">{trouble}</p>{/if}
+</form>
+<div class="px-2 pt-3 md:px-4">
+  <WorkBar {work} what="Running {runs} weathers of {days} days, then settings" />
+</div>
+{#if answer}
+  <section class="px-4 pb-8 md:px-6" aria-label="What came of it">
+    {#each answer.chances as chance (chance.load)}
+      <div class="border-t border-rule py-4">
+        <h2>{name(chance.load)}</h2>
+        <p class="mt-1 text-2xl font-bold {chance.cuts > 0 ? 'text-danger' : ''}">
+          {chance.cuts === 0 ? 'not cut' : 'cut'} in <span class="number">{chance.cuts || answer.runs}</span>
+          of
+          <span class="number">{answer.runs}</span> weathers
+        </p>
+        <p class="mt-1 text-soft">
+          chance between <span class="number">{percent(chance.low)}</span> and
+          <span class="number">{percent(chance.high)}</span>{#if chance.cuts > 0}; where it is cut it lacks
+            <span class="number">{energy(chance.meanUnservedJoules / 3600)}</span> on the mean{/if}
+        </p>
+      </div>
+    {:else}
+      <p class="border-t border-rule py-4">No load is marked critical; mark one in Plan, System.</p>
+    {/each}
+    <div class="border-t border-rule py-4">
+      <h2>Lowest state of charge in each weather</h2>
+      <svg
+        class="mt-2 block h-12 w-full max-w-3xl"
+        viewBox="-12 0 624 48"
+        role="img"
+        aria-label="from {percent(answer.lowestCharges[0] ?? 0)} to {percent(
+          answer.lowestCharges.at(-1) ?? 0,
+        )}"
+      >
+        <path d="M0 26H600" stroke="var(--rule-strong)" />
+        {#each [0, 20, 40, 60, 80, 100] as mark (mark)}
+          <path d="M{mark * 6} 26v6" stroke="var(--rule-strong)" />
+          <text x={mark * 6} y="45" text-anchor="middle" class="number fill-soft text-[12px]">{mark} %</text>
+        {/each}
+        {#each answer.lowestCharges as lowest, i (i)}
+          <circle
+            cx={lowest * 600}
+            cy="14"
+            r="5"
+            fill="var(--battery)"
+            fill-opacity="0.45"
+            stroke="var(--battery)"
+          />
+        {/each}
+      </svg>
+    </div>
+    {#if answer.help}
+      <div class="border-t border-rule py-4">
+        <h2>What would help most</h2>
+        <p class="mt-1 text-lg">{answer.help.says}</p>
+        <p class="mt-1 text-soft">
+          Then a critical load is cut in <span class="number">{answer.help.cuts}</span> of
+          <span class="number">{answer.runs}</span> weathers instead of
+          <span class="number">{answer.cuts}</span>, and lacks
+          <span class="number">{energy(answer.help.unservedJoules / 3600)}</span> instead of
+          <span class="number">{energy(answer.unservedJoules / 3600)}</span> on the mean.
+          <span class="number">{answer.tried}</span> settings were tried.
+        </p>
+        {#if session.mayChange}
+          <Action class="mt-3" disabled={taken} onclick={take}
+            >{taken ? 'It is in the plan; undo takes it back' : 'Put it into the plan'}</Action
+          >
+        {/if}
+      </div>
+    {:else if answer.cuts > 0}
+      <p class="border-t border-rule py-4">
+        None of the <span class="number">{answer.tried}</span> single settings that were tried helps.
+      </p>
+    {/if}
+    <p class="text-sm text-soft">
+      Simulated, with seeded weathers of the place; a chance is a share of them, with the 90 % interval of
+      Wilson. No promise, and no proof of safety.
+    </p>
+  </section>
+{:else if !work.running}
+  <p class="px-4 py-4 text-soft md:px-6">
+    Says for each critical load how often it is cut before the next visit, and which one setting would help
+    most.
+  </p>
+{/if}

@@ -1,0 +1,104 @@
+<script lang="ts">
+  import type { WeatherFileAbout } from '../lib/api/api';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import { WEATHERS, type Conditions } from './conditions.svelte';
+
+  /** When a run begins, how long it is, and in what weather. */
+  interface Props {
+    asked: Conditions;
+    /** Weather files of the site. */
+    files?: WeatherFileAbout[];
+    /** The longest run that can be asked for here (d). */
+    mostDays?: number;
+    compact?: boolean;
+    /** Told when another span of time is asked for. */
+    moved?: () => void;
+  }
+  let { asked, files = [], mostDays = 366, compact = false, moved = () => {} }: Props = $props();
+
+  const DAYS = [1, 3, 7, 14, 30, 90, 180, 365];
+  const days = $derived(
+    [...new Set([...DAYS, asked.days])].sort((a, b) => a - b).filter((one) => one <= mostDays),
+  );
+  const onlyDays = $derived(WEATHERS.some(([kind]) => kind === asked.weather && kind !== 'PLACE'));
+
+  function day(event: Event & { currentTarget: HTMLInputElement }) {
+    // An emptied date field keeps the last good date; the field shows it again on leaving.
+    if (event.currentTarget.validity.valid && event.currentTarget.value)
+      asked.from = event.currentTarget.value;
+    else event.currentTarget.value = asked.from;
+    moved();
+  }
+
+  function bounded(input: HTMLInputElement, before: number): number {
+    const typed = input.valueAsNumber;
+    const kept = Number.isFinite(typed)
+      ? Math.min(Number(input.max), Math.max(Number(input.min), Math.round(typed)))
+      : before;
+    input.value = String(kept);
+    return kept;
+  }
+</script>
+
+<form
+  class="no-print flex flex-wrap items-end gap-3 px-2 text-sm"
+  onsubmit={(event) => event.preventDefault()}
+>
+  <label class="flex flex-col">
+    from
+    <input
+      class="{FIELD} number"
+      type="date"
+      min="2000-01-01"
+      max="2099-12-31"
+      value={asked.from}
+      onchange={day}
+    />
+  </label>
+  <label class="flex flex-col">
+    days
+    <select
+      class="{FIELD} number"
+      value={Math.min(asked.days, mostDays)}
+      onchange={(event) => {
+        asked.days = Number(event.currentTarget.value);
+        moved();
+      }}
+    >
+      {#each days as one (one)}<option value={one}>{one}</option>{/each}
+    </select>
+  </label>
+  <label class="flex min-w-0 flex-col">
+    weather
+    <select class="{FIELD} max-w-72" bind:value={asked.weather}>
+      {#each WEATHERS as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
+      {#each files as file (file.id)}<option value={file.id}>file {file.name}</option>{/each}
+    </select>
+  </label>
+  <label class="flex flex-col">
+    seed
+    <input
+      class="{FIELD} number w-20"
+      type="number"
+      min="0"
+      max="999999"
+      step="1"
+      value={asked.seed}
+      onchange={(event) => (asked.seed = bounded(event.currentTarget, asked.seed))}
+    />
+  </label>
+  {#if !compact && onlyDays}
+    <label class="flex flex-col">
+      mean air, °C
+      <input
+        class="{FIELD} number w-24"
+        type="number"
+        min="-60"
+        max="50"
+        step="1"
+        value={asked.meanCelsius}
+        onchange={(event) => (asked.meanCelsius = bounded(event.currentTarget, asked.meanCelsius))}
+      />
+    </label>
+  {/if}
+</form>

@@ -1,0 +1,33 @@
+<script lang="ts">
+  import type { Plan } from '../lib/api/api';
+  import { partNames } from '../lib/shell/parts';
+  import { savePicture, tapePicture } from '../lib/tape/picture';
+  import type { Line } from '../lib/tape/tape';
+  import type { SeasonRun } from './run.svelte';
+
+  /** A run to take away: tables, and the tape that is shown as a picture or on paper. */
+  let { season, plan, lines }: { season: SeasonRun; plan: Plan; lines: Line[] } = $props();
+
+  const LINK = 'flex min-h-11 items-center underline';
+  const base = $derived(`/api/season/${season.site}/runs/${season.done?.work.id}`);
+  const shown = $derived(season.spans.shown);
+
+  async function picture(asPixels: boolean) {
+    const run = season.done?.run;
+    const view = season.looked.view;
+    if (!run || !view) return;
+    const zone = plan.site.location.timeZone;
+    const svg = tapePicture({ title: plan.site.name, run, view, lines, names: partNames(plan), zone });
+    await savePicture(svg, `${season.site}-tape`, asPixels);
+  }
+</script>
+
+<p class="no-print flex flex-wrap items-center gap-x-5 px-4 text-sm md:px-6">
+  <span class="text-soft">Take away</span>
+  <a class={LINK} href="{base}/events.csv" download>events (CSV)</a>
+  <a class={LINK} href="{base}/ledger.csv" download>ledger by day (CSV)</a>
+  <a class={LINK} href="{base}/trace.csv?from={shown.from}&to={shown.to}" download>what is shown (CSV)</a>
+  <button class={LINK} onclick={() => picture(false)}>picture (SVG)</button>
+  <button class={LINK} onclick={() => picture(true)}>picture (PNG)</button>
+  <button class={LINK} onclick={() => window.print()}>print</button>
+</p>

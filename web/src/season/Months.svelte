@@ -1,0 +1,81 @@
+<script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { Climate } from '../lib/api/api';
+  import { fixed } from '../lib/sentence/quantity';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import Trouble from '../lib/shell/Trouble.svelte';
+  import type { Conditions } from './conditions.svelte';
+
+  /** The place's months that seeded years are made from: what its latitude suggests, or what somebody knows better. */
+  let { asked, site, latitude }: { asked: Conditions; site: string; latitude: number } = $props();
+
+  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  let suggested = $state.raw<Climate>();
+  let problem = $state<Problem>();
+  const shown = $derived(asked.climate ?? suggested);
+
+  $effect(() => {
+    void load(site, latitude);
+  });
+
+  async function load(siteId: string, at: number) {
+    const answer = await outcome(
+      api.GET('/api/season/{siteId}/climate', { params: { path: { siteId }, query: { latitude: at } } }),
+    );
+    problem = answer.problem;
+    suggested = answer.data;
+  }
+
+  function put(
+    event: Event & { currentTarget: HTMLInputElement },
+    field: 'clearness' | 'meanCelsius',
+    month: number,
+  ) {
+    const input = event.currentTarget;
+    if (!shown || !input.validity.valid || !Number.isFinite(input.valueAsNumber)) {
+      input.reportValidity();
+      return;
+    }
+    asked.climate = { ...shown, [field]: shown[field].with(month, input.valueAsNumber) };
+  }
+</script>
+
+{#if problem}<Trouble {problem} retry={() => load(site, latitude)} />{/if}
+{#if shown}
+  <div class="overflow-x-auto">
+    <table class="text-sm">
+      <thead>
+        <tr
+          ><th></th>{#each MONTHS as month (month)}<th class="font-normal text-soft">{month}</th>{/each}</tr
+        >
+      </thead>
+      <tbody>
+        {#each [['clearness', 'clearness index', 0.05, 0.85, 0.01], ['meanCelsius', 'mean air, °C', -60, 50, 0.5]] as const as [field, name, min, max, step] (field)}
+          <tr>
+            <th class="pr-3 text-left font-normal whitespace-nowrap">{name}</th>
+            {#each MONTHS as month, i (month)}
+              <td class="pr-1"
+                ><input
+                  class="{FIELD} number w-[4.6rem] px-1 text-sm"
+                  type="number"
+                  {min}
+                  {max}
+                  {step}
+                  aria-label="{name}, {month}"
+                  value={fixed(shown[field][i] ?? 0, field === 'clearness' ? 2 : 1)}
+                  onchange={(event) => put(event, field, i)}
+                /></td
+              >
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+  <p class="mt-1 flex flex-wrap items-center gap-4 text-sm text-soft">
+    {asked.climate ? 'As told here.' : 'Suggested by the latitude alone; judgement, no source.'}
+    {#if asked.climate}<Action onclick={() => (asked.climate = undefined)}>As the latitude suggests</Action
+      >{/if}
+  </p>
+{/if}

@@ -1,0 +1,103 @@
+<script lang="ts">
+  import { untrack } from 'svelte';
+  import type { NumberedEvent, Plan } from '../lib/api/api';
+  import { moment } from '../lib/sentence/quantity';
+  import Lanes from '../lib/tape/Lanes.svelte';
+  import Marks from '../lib/tape/Marks.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+  import { partNames } from '../lib/shell/parts';
+  import type { Line } from '../lib/tape/tape';
+  import type { Looked, SeasonRun } from './run.svelte';
+  import Simulated from './Simulated.svelte';
+  import type { Spans } from './spans.svelte';
+  import ZoomBar from './ZoomBar.svelte';
+  import { zoomKeys } from './zoomKeys';
+  import type { RunSummary } from '../lib/api/api';
+
+  /** The tape in full: of one run, or of two on the same axes. */
+  interface Props {
+    /** Id of the work whose run is shown. */
+    id: string;
+    run: RunSummary;
+    plan: Plan;
+    spans: Spans;
+    looked: Looked;
+    lines: Line[];
+    second?: Looked;
+    picked?: number | undefined;
+    pick?: SeasonRun['pick'];
+  }
+  let { id, run, plan, spans, looked, lines, second, picked, pick }: Props = $props();
+
+  const tape = import('../lib/tape/Tape.svelte');
+  let width = $state(0);
+  let hovered = $state<number>();
+  const zone = $derived(plan.site.location.timeZone);
+  const names = $derived(partNames(plan));
+  const view = $derived(looked.view);
+  const start = $derived(Date.parse(run.start));
+
+  $effect(() => {
+    const { from, to } = spans.shown;
+    const buckets = width - 80;
+    const of = id;
+    if (buckets > 0) {
+      untrack(() => {
+        void looked.look(of, from, to, buckets);
+        void second?.look(of, from, to, buckets);
+      });
+    }
+  });
+</script>
+
+<section id="tape" class="px-2 md:px-4" aria-label="Tape" bind:clientWidth={width}>
+  <ZoomBar {spans} hovered={hovered === undefined ? undefined : moment(start + hovered * 1000, zone)} />
+  {#if looked.problem}<Trouble problem={looked.problem} />{/if}
+  {#if view}
+    {@const from = view.trace.fromSeconds}
+    {@const to = from + view.trace.bucketSeconds * view.trace.usedWatts.length}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
+    <div
+      class="mt-2"
+      role="group"
+      tabindex="0"
+      aria-label="Tape of the simulated run; arrow keys move, plus and minus zoom, 0 shows the whole run"
+      data-took={Math.round(looked.took)}
+      data-from={from}
+      data-to={to}
+      onkeydown={zoomKeys(spans)}
+    >
+      {#await tape then { default: Tape }}
+        <Tape
+          shown={{ trace: view.trace, start: start / 1000 }}
+          second={second?.view?.trace}
+          {lines}
+          {zone}
+          choose={(a, z) => spans.show({ from: a, to: z })}
+          hover={(seconds) => (hovered = seconds)}
+        />
+      {/await}
+      {#if pick}
+        <Marks
+          marks={looked.marks}
+          total={looked.total}
+          {names}
+          {from}
+          {to}
+          {picked}
+          pick={(mark: NumberedEvent) => void pick(mark.index)}
+        />
+      {/if}
+      <Lanes
+        outputs={run.outputs}
+        lanes={view.lanes}
+        second={second?.view?.lanes}
+        {names}
+        signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}
+      />
+    </div>
+    <Simulated {run} />
+  {:else if !looked.problem}
+    <div class="h-[560px] p-2 text-soft" role="status">Drawing the tape</div>
+  {/if}
+</section>

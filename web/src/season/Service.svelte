@@ -1,0 +1,94 @@
+<script lang="ts">
+  import type { Plan, RunSummary } from '../lib/api/api';
+  import { duration, energy, fixed } from '../lib/sentence/quantity';
+
+  /** How each load was served, and what each output did. */
+  let { run, plan }: { run: RunSummary; plan: Plan } = $props();
+
+  const minutes = (seconds: number) => duration(Math.round(seconds / 60) * 60);
+  const loads = $derived(
+    plan.site.loads.map((load) => {
+      const served = run.ledger.servedByLoad[load.id] ?? run.ledger.divertedByLoad[load.id] ?? 0;
+      const unserved = run.ledger.unservedByLoad[load.id] ?? 0;
+      return {
+        load,
+        served,
+        unserved,
+        share: served + unserved > 0 ? served / (served + unserved) : 1,
+        figures: run.loads.find((one) => one.load === load.id),
+      };
+    }),
+  );
+  const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
+</script>
+
+<section aria-labelledby="service">
+  <h2 id="service">How loads were served</h2>
+  <div class="overflow-x-auto">
+    <table class="mt-2 w-full text-left">
+      <thead class="text-sm text-soft">
+        <tr>
+          <th class="py-1 font-normal">load</th>
+          <th class="py-1 pl-4 text-right font-normal">had</th>
+          <th class="py-1 pl-4 text-right font-normal">lacked</th>
+          <th class="py-1 pl-4 text-right font-normal">served</th>
+          <th class="py-1 pl-4 text-right font-normal">lost its voltage</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each loads as { load, served, unserved, share, figures } (load.id)}
+          <tr class="border-t border-rule">
+            <th scope="row" class="py-1 font-normal"
+              >{load.name}{#if load.critical}<span class="text-sm text-soft">, critical</span>{/if}</th
+            >
+            <td class="number py-1 pl-4 text-right">{energy(served)}</td>
+            <td
+              class="number py-1 pl-4 text-right {unserved > 0 && load.critical
+                ? 'font-bold text-danger'
+                : ''}">{load.use === 'DIVERSION' ? '' : energy(unserved)}</td
+            >
+            <td class="number py-1 pl-4 text-right"
+              >{load.use === 'DIVERSION' ? 'surplus' : `${fixed(share * 100, 1)} %`}</td
+            >
+            <td class="number py-1 pl-4 text-right">{figures ? `${figures.losses} ×` : ''}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</section>
+<section aria-labelledby="relays" class="mt-6">
+  <h2 id="relays">What outputs did</h2>
+  <div class="overflow-x-auto">
+    <table class="mt-2 w-full text-left">
+      <thead class="text-sm text-soft">
+        <tr>
+          <th class="py-1 font-normal">output</th>
+          <th class="py-1 pl-4 text-right font-normal">switchings</th>
+          <th class="py-1 pl-4 text-right font-normal">open</th>
+          <th class="py-1 pl-4 text-right font-normal">open though wished closed</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each run.outputs as output (output.output)}
+          <tr class="border-t border-rule">
+            <th scope="row" class="py-1 font-normal">
+              {outputName(output.output)}
+              {#if run.whyNot[output.output]}
+                <span class="block text-sm text-soft">stayed still: {run.whyNot[output.output]}</span>
+              {/if}
+              {#each output.countdowns as timer (timer.what)}
+                <span class="block text-sm text-soft"
+                  >runs at the end: {timer.what}, {duration(Math.round(timer.remainingSeconds))} left</span
+                >
+              {/each}
+            </th>
+            <td class="number py-1 pl-4 text-right align-top">{output.switchings}</td>
+            <td class="number py-1 pl-4 text-right align-top">{minutes(output.openSeconds)}</td>
+            <td class="number py-1 pl-4 text-right align-top">{minutes(output.withheldSeconds)}</td>
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+  </div>
+</section>

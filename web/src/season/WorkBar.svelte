@@ -1,0 +1,39 @@
+<script lang="ts">
+  import Action from '../lib/shell/Action.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+  import type { LongWork } from './work.svelte';
+
+  /** How far long work is, and a way to stop it. Short work shows nothing. */
+  let { work, what, retry }: { work: LongWork; what: string; retry?: () => void } = $props();
+
+  const percent = $derived(Math.round((work.now?.work.progress ?? 0) * 100));
+  let shows = $state(false);
+
+  $effect(() => {
+    if (!work.running) {
+      shows = false;
+      return;
+    }
+    const soon = setTimeout(() => (shows = true), 350);
+    return () => clearTimeout(soon);
+  });
+</script>
+
+<div class="no-print min-h-12 px-2" data-work={work.now?.work.state ?? 'NONE'}>
+  {#if shows && work.running}
+    <div class="flex items-center gap-4" role="status">
+      <label class="flex grow items-center gap-3 text-sm">
+        <span class="shrink-0">{what}</span>
+        <progress class="h-3 w-full accent-battery" value={percent} max="100"></progress>
+        <span class="number w-12 shrink-0 text-right">{percent} %</span>
+      </label>
+      <Action onclick={() => work.cancel()}>Cancel</Action>
+    </div>
+  {:else if work.now?.work.state === 'CANCELLED'}
+    <p class="flex min-h-11 items-center gap-4 text-sm" role="status">
+      Cancelled at {percent} %.{work.done ? ' What is shown is the last that was done.' : ''}
+      {#if retry}<Action onclick={retry}>Again</Action>{/if}
+    </p>
+  {/if}
+  {#if work.problem}<Trouble problem={work.problem} {...retry ? { retry } : {}} />{/if}
+</div>

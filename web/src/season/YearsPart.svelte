@@ -1,0 +1,157 @@
+<script lang="ts">
+  import { onMount } from 'svelte';
+  import { push } from 'svelte-spa-router';
+  import { api } from '../lib/api/client';
+  import type { Plan, Year } from '../lib/api/api';
+  import { day, energy, fixed } from '../lib/sentence/quantity';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import type { SeasonRun } from './run.svelte';
+  import WorkBar from './WorkBar.svelte';
+  import { LongWork } from './work.svelte';
+
+  /** The same plan in several seeded years: how much one differs from another, and the worst fortnight of all. */
+  let { plan, season }: { plan: Plan; season: SeasonRun } = $props();
+
+  const work = $derived(new LongWork(season.site, 'years'));
+  let count = $state(10);
+  let first = $state(new Date().getFullYear());
+  const years = $derived((work.running ? work.now?.yearsSoFar : work.done?.years?.years) ?? []);
+  const worst = $derived(
+    years
+      .filter((year) => year.worst)
+      .sort((a, b) => short(b) - short(a))
+      .at(0),
+  );
+  const short = (year: Year) => (year.worst ? year.worst.wantedJoules - year.worst.arrayJoules : 0);
+  const columns = [
+    [
+      'lowest charge',
+      (year: Year) => year.lowestStateOfCharge * 100,
+      (value: number) => `${fixed(value, 0)} %`,
+    ],
+    ['critical loads lack', (year: Year) => year.criticalUnservedJoules / 3600, energy],
+    ['all loads lack', (year: Year) => year.unservedJoules / 3600, energy],
+    ['diverted', (year: Year) => year.divertedJoules / 3600, energy],
+    ['thrown away', (year: Year) => year.thrownAwayJoules / 3600, energy],
+    ['generator', (year: Year) => year.generatorSeconds / 3600, (value: number) => `${fixed(value, 0)} h`],
+    ['fuel', (year: Year) => year.litres, (value: number) => `${fixed(value, 0)} l`],
+  ] as const;
+  const shown = $derived(
+    columns.filter(([name]) => (name !== 'generator' && name !== 'fuel') || plan.site.acSources?.length),
+  );
+  const spread = (of: (year: Year) => number) => {
+    const sorted = years.map(of).sort((a, b) => a - b);
+    return [sorted[0] ?? 0, sorted[Math.floor(sorted.length / 2)] ?? 0, sorted.at(-1) ?? 0] as const;
+  };
+
+  onMount(() => void work.resume());
+
+  function ask(event: SubmitEvent) {
+    event.preventDefault();
+    const run = {
+      ...season.asked.inputs(plan),
+      from: `${first}-01-01`,
+      days: 365,
+      weather: { place: season.asked.climate ? { climate: season.asked.climate } : {} },
+    };
+    void work.begin(() =>
+      api.POST('/api/season/{siteId}/years', {
+        params: { path: { siteId: season.site } },
+        body: { run, count },
+      }),
+    );
+  }
+
+  function show(year: Year) {
+    if (!year.worst) return;
+    season.asked.from = year.worst.from;
+    season.asked.days = 14;
+    season.asked.weather = 'PLACE';
+    season.asked.seed = year.seed;
+    season.spans.show(undefined);
+    void push(`/site/${season.site}/season/tape`);
+  }
+</script>
+
+<form class="flex flex-wrap items-end gap-3 px-4 pt-4 text-sm md:px-6" onsubmit={ask}>
+  <label class="flex flex-col"
+    >years<input
+      class="{FIELD} number w-24"
+      type="number"
+      min="2"
+      max="30"
+      required
+      bind:value={count}
+    /></label
+  >
+  <label class="flex flex-col"
+    >sun of the year<input
+      class="{FIELD} number w-28"
+      type="number"
+      min="2000"
+      max="2099"
+      required
+      bind:value={first}
+    /></label
+  >
+  <Action main type="submit">Run the years</Action>
+</form>
+<div class="px-2 pt-3 md:px-4"><WorkBar {work} what="Running {count} years" /></div>
+{#if years.length > 0}
+  <section class="px-4 pb-8 md:px-6" aria-label="Years">
+    <div class="overflow-x-auto">
+      <table class="w-full max-w-5xl text-right">
+        <thead class="text-sm text-soft">
+          <tr>
+            <th class="py-1 text-left font-normal">seed</th>
+            {#each shown as [name] (name)}<th class="py-1 pl-4 font-normal">{name}</th>{/each}
+            <th class="py-1 pl-4 font-normal">worst fortnight from</th>
+          </tr>
+        </thead>
+        <tbody>
+          {#each years as year (year.seed)}
+            <tr class="border-t border-rule">
+              <th class="number py-1 text-left font-normal">{year.seed}</th>
+              {#each shown as [name, of, say] (name)}<td class="number py-1 pl-4">{say(of(year))}</td>{/each}
+              <td class="number py-1 pl-4">{year.worst ? day(year.worst.from, 'UTC') : ''}</td>
+            </tr>
+          {/each}
+        </tbody>
+        <tfoot>
+          {#each ['least', 'middle', 'most'] as row, i (row)}
+            <tr class="{i === 0 ? 'border-t-2 border-ink' : ''} font-bold">
+              <th class="py-1 text-left">{row}</th>
+              {#each shown as [name, of, say] (name)}<td class="number py-1 pl-4"
+                  >{say(spread(of)[i] ?? 0)}</td
+                >{/each}
+              <td></td>
+            </tr>
+          {/each}
+        </tfoot>
+      </table>
+    </div>
+    {#if worst?.worst}
+      <div class="mt-5 border-t border-rule pt-4">
+        <h2>The worst fortnight</h2>
+        <p class="mt-1">
+          From <span class="number">{day(worst.worst.from, 'UTC')}</span>, seed
+          <span class="number">{worst.seed}</span>: the sun had
+          <span class="number">{energy(worst.worst.arrayJoules / 3600)}</span>, loads wanted
+          <span class="number">{energy(worst.worst.wantedJoules / 3600)}</span>; the battery came down to
+          <span class="number">{fixed(worst.worst.lowestStateOfCharge * 100, 0)} %</span>.
+        </p>
+        <Action class="mt-3" onclick={() => worst && show(worst)}>Show it on the tape</Action>
+        <p class="mt-1 text-sm text-soft">
+          On the tape it begins with the battery as the site tells, and its clouds are drawn anew.
+        </p>
+      </div>
+    {/if}
+    <p class="mt-4 text-sm text-soft">Simulated, with seeded years of the place; no proof of safety.</p>
+  </section>
+{:else if !work.running}
+  <p class="px-4 py-4 text-soft md:px-6">
+    The plan in several seeded years, with other circumstances as set at the tape: how much one year differs
+    from another.
+  </p>
+{/if}

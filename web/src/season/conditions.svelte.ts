@@ -1,0 +1,75 @@
+import type { Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
+
+/** Kinds of weather that can be chosen; a file's id stands for itself. */
+export const WEATHERS = [
+  ['CLEAR', 'clear days'],
+  ['MIXED', 'mixed days'],
+  ['DULL', 'dull days'],
+  ['PLACE', 'seeded, by the place’s months'],
+] as const;
+
+/** When a run begins, how long it is, in what weather, and under what other than the site tells. */
+export class Conditions {
+  from = $state('2026-10-05');
+  days = $state(14);
+  /** One of {@link WEATHERS} or the id of a weather file. */
+  weather = $state('DULL');
+  seed = $state(1);
+  meanCelsius = $state(5);
+  /** The place's months where they are told; otherwise its latitude suggests them. */
+  climate = $state.raw<Climate>();
+  /** Capacity left of what the site tells (%). */
+  capacityPercent = $state(100);
+  /** Resistance against what the site tells (×). */
+  resistance = $state(1);
+  /** Consumption against what the site tells (%). */
+  loadPercent = $state(100);
+  /** State of charge to begin with (%); absent for what the site tells. */
+  startPercent = $state<number>();
+
+  get choice(): WeatherChoice {
+    if (this.weather === 'PLACE') return { place: this.climate ? { climate: this.climate } : {} };
+    if (this.weather === 'CLEAR' || this.weather === 'MIXED' || this.weather === 'DULL') {
+      return { days: this.weather, meanCelsius: this.meanCelsius };
+    }
+    return { file: this.weather };
+  }
+
+  /** Whether something is other than the site tells. */
+  get differs() {
+    return (
+      this.capacityPercent !== 100 ||
+      this.resistance !== 1 ||
+      this.loadPercent !== 100 ||
+      this.startPercent !== undefined
+    );
+  }
+
+  /** All that a run of a plan is made from. */
+  inputs(plan: Plan): RunInputs {
+    const aged = this.capacityPercent !== 100 || this.resistance !== 1;
+    return {
+      plan,
+      from: this.from,
+      days: this.days,
+      weather: this.choice,
+      seed: this.seed,
+      ...(this.differs
+        ? {
+            circumstances: {
+              ...(aged
+                ? {
+                    ageing: {
+                      capacityFraction: this.capacityPercent / 100,
+                      resistanceFactor: this.resistance,
+                    },
+                  }
+                : {}),
+              ...(this.loadPercent === 100 ? {} : { loadFactor: this.loadPercent / 100 }),
+              ...(this.startPercent === undefined ? {} : { startStateOfCharge: this.startPercent / 100 }),
+            },
+          }
+        : {}),
+    };
+  }
+}

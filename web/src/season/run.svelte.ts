@@ -1,0 +1,123 @@
+import { api, outcome, type Problem } from '../lib/api/client';
+import type { Linked, NumberedEvent, Plan, RunView } from '../lib/api/api';
+import { Conditions } from './conditions.svelte';
+import { Spans } from './spans.svelte';
+import { LongWork } from './work.svelte';
+
+const MOST_BUCKETS = 2400;
+const MOST_MARKS = 500;
+
+/** The two runs of a comparison; a run alone is the first. */
+export type Side = 'before' | 'after';
+
+/** A window of a run that is over, and its events. */
+export class Looked {
+  view = $state.raw<RunView>();
+  marks = $state.raw<NumberedEvent[]>([]);
+  /** How many events the window has. */
+  total = $state(0);
+  problem = $state<Problem>();
+  /** How long the last look took (ms). */
+  took = $state(0);
+  private asking?: AbortController;
+
+  constructor(
+    readonly site: string,
+    readonly side: Side = 'before',
+  ) {}
+
+  /** Looks at a window; only the newest look counts. */
+  async look(id: string, from: number, to: number, buckets: number) {
+    this.asking?.abort();
+    const { signal } = (this.asking = new AbortController());
+    const asked = performance.now();
+    const path = { siteId: this.site, id };
+    const window = { from, to, side: this.side };
+    try {
+      const [view, events] = await Promise.all([
+        outcome(
+          api.GET('/api/season/{siteId}/runs/{id}/view', {
+            params: {
+              path,
+              query: { ...window, buckets: Math.min(MOST_BUCKETS, Math.max(50, Math.round(buckets))) },
+            },
+            signal,
+          }),
+        ),
+        outcome(
+          api.GET('/api/season/{siteId}/runs/{id}/events', {
+            params: { path, query: { ...window, most: MOST_MARKS } },
+            signal,
+          }),
+        ),
+      ]);
+      this.problem = view.problem ?? events.problem;
+      if (view.data) this.view = view.data;
+      if (events.data) {
+        this.marks = events.data.events;
+        this.total = events.data.total;
+      }
+      this.took = performance.now() - asked;
+    } catch (failure) {
+      if (!signal.aborted) throw failure;
+    }
+  }
+}
+
+/** The season of a site in full: conditions, the run, what of it is shown, the event that is looked into. */
+export class SeasonRun {
+  readonly asked = new Conditions();
+  readonly work: LongWork;
+  readonly looked: Looked;
+  readonly spans = new Spans(() => this.done?.run?.durationSeconds ?? this.asked.days * 86_400);
+  /** The event that is looked into, and how it came about. */
+  picked = $state<number>();
+  chain = $state.raw<Linked[]>();
+
+  constructor(readonly site: string) {
+    this.work = new LongWork(site, 'run');
+    this.looked = new Looked(site);
+  }
+
+  get done() {
+    return this.work.done;
+  }
+
+  async run(plan: Plan) {
+    const inputs = this.asked.inputs(plan);
+    this.picked = undefined;
+    await this.work.begin(() =>
+      api.POST('/api/season/{siteId}/runs', { params: { path: { siteId: this.site } }, body: inputs }),
+    );
+  }
+
+  /** Looks into an event: how it came about, and the tape close around it. */
+  async pick(index: number, seconds?: number) {
+    const id = this.done?.work.id;
+    if (!id) return;
+    this.picked = index;
+    this.chain = undefined;
+    if (seconds !== undefined) this.spans.show({ from: seconds - 40, to: seconds + 40 });
+    const { data, problem } = await outcome(
+      api.GET('/api/season/{siteId}/runs/{id}/events/{index}/chain', {
+        params: { path: { siteId: this.site, id, index } },
+      }),
+    );
+    this.looked.problem = problem;
+    if (this.picked === index) this.chain = data;
+  }
+}
+
+// Not shown anywhere, so nothing needs to react to it.
+// eslint-disable-next-line svelte/prefer-svelte-reactivity
+const runs = new Map<string, SeasonRun>();
+
+/** The season of a site in full: the same one whenever its place is entered. */
+export function runOf(site: string): SeasonRun {
+  let run = runs.get(site);
+  if (!run) {
+    run = new SeasonRun(site);
+    runs.set(site, run);
+  }
+  return run;
+}
