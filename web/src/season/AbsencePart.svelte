@@ -35,6 +35,16 @@
         : '',
   );
   const answer = $derived(work.done?.absence);
+  /** How many weathers came down to each span of so many percent. */
+  const BIN = 2;
+  const bins = $derived.by(() => {
+    const counts = Array.from({ length: 100 / BIN }, () => 0);
+    for (const lowest of answer?.lowestCharges ?? []) {
+      const bin = Math.min(counts.length - 1, Math.floor((lowest * 100) / BIN));
+      counts[bin] = (counts[bin] ?? 0) + 1;
+    }
+    return counts;
+  });
   const name = (id: string) => plan.site.loads.find((one) => one.id === id)?.name ?? id;
   const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -99,10 +109,10 @@
   >
   <Action main type="submit" disabled={trouble !== ''}>Ask</Action>
   {#if trouble}<p class="text-danger" role="alert">{trouble}</p>{/if}
+  <div class="min-w-64 grow">
+    <WorkBar {work} what="Running {runs} weathers of {days} days, then settings" />
+  </div>
 </form>
-<div class="px-2 pt-3 md:px-4">
-  <WorkBar {work} what="Running {runs} weathers of {days} days, then settings" />
-</div>
 {#if answer}
   <section class="px-4 pb-8 md:px-6" aria-label="What came of it">
     {#each answer.chances as chance (chance.load)}
@@ -125,27 +135,29 @@
     <div class="border-t border-rule py-4">
       <h2>Lowest state of charge in each weather</h2>
       <svg
-        class="mt-2 block h-12 w-full max-w-3xl"
-        viewBox="-12 0 624 48"
+        class="mt-2 block h-20 w-full max-w-2xl"
+        viewBox="-14 0 628 80"
+        preserveAspectRatio="xMinYMid"
         role="img"
         aria-label="from {percent(answer.lowestCharges[0] ?? 0)} to {percent(
           answer.lowestCharges.at(-1) ?? 0,
         )}"
       >
-        <path d="M0 26H600" stroke="var(--rule-strong)" />
-        {#each [0, 20, 40, 60, 80, 100] as mark (mark)}
-          <path d="M{mark * 6} 26v6" stroke="var(--rule-strong)" />
-          <text x={mark * 6} y="45" text-anchor="middle" class="number fill-soft text-[12px]">{mark} %</text>
+        {#each bins as count, i (i)}
+          {#if count > 0}
+            <rect
+              x={i * BIN * 6 + 1}
+              y={58 - (count / Math.max(...bins)) * 52}
+              width={BIN * 6 - 2}
+              height={(count / Math.max(...bins)) * 52}
+              fill="var(--battery)"><title>{count} between {i * BIN} and {(i + 1) * BIN} %</title></rect
+            >
+          {/if}
         {/each}
-        {#each answer.lowestCharges as lowest, i (i)}
-          <circle
-            cx={lowest * 600}
-            cy="14"
-            r="5"
-            fill="var(--battery)"
-            fill-opacity="0.45"
-            stroke="var(--battery)"
-          />
+        <path d="M0 58H600" stroke="var(--rule-strong)" />
+        {#each [0, 20, 40, 60, 80, 100] as mark (mark)}
+          <path d="M{mark * 6} 58v5" stroke="var(--rule-strong)" />
+          <text x={mark * 6} y="77" text-anchor="middle" class="number fill-soft text-[12px]">{mark} %</text>
         {/each}
       </svg>
     </div>

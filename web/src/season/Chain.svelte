@@ -9,11 +9,18 @@
     names: Record<string, string>;
     zone: string;
     start: number;
+    /** Comes into sight when it opens. */
+    comes?: boolean;
   }
-  let { chain, names, zone, start }: Props = $props();
+  let { chain, names, zone, start, comes = false }: Props = $props();
+
+  let list = $state<HTMLElement>();
+  $effect(() => {
+    if (comes) list?.scrollIntoView({ block: 'nearest' });
+  });
 </script>
 
-<ol class="my-2 ml-2 border-l-2 border-rule-strong" aria-label="How it came about">
+<ol bind:this={list} class="my-2 ml-2 border-l-2 border-rule-strong" aria-label="How it came about">
   {#each chain as { link, event }, i (i)}
     {@const last = i === chain.length - 1}
     <li class="relative py-1 pl-4 text-sm">

@@ -85,25 +85,27 @@
 {/snippet}
 
 <form class="grid gap-4 px-4 pt-4 md:px-6 xl:grid-cols-2" onsubmit={compare}>
-  <fieldset class="grid min-w-0 gap-3">
+  <fieldset class="grid min-w-0 content-start gap-3">
     <legend class="font-bold">First</legend>
     {@render revision('plan', one, (to) => (one = to))}
     <ConditionsForm asked={first} />
     <Otherwise asked={first} />
   </fieldset>
-  <fieldset class="grid min-w-0 gap-3">
+  <fieldset class="grid min-w-0 content-start gap-3">
     <legend class="font-bold">Second, from the same day and as long</legend>
     {@render revision('plan', other, (to) => (other = to))}
-    <ConditionsForm asked={second} compact />
+    <ConditionsForm asked={second} weatherOnly />
     <Otherwise asked={second} />
   </fieldset>
-  <div><Action main type="submit">Compare</Action></div>
+  <div class="flex flex-wrap items-center gap-4 xl:col-span-2">
+    <Action main type="submit">Compare</Action>
+    <div class="min-w-64 grow"><WorkBar {work} what="Running both" /></div>
+  </div>
 </form>
 {#if problem}<Trouble {problem} />{/if}
-<div class="px-2 pt-3 md:px-4"><WorkBar {work} what="Running both" /></div>
 {#if work.done && done}
   <section
-    class="grid gap-x-8 gap-y-4 px-4 pb-4 md:px-6 xl:grid-cols-2"
+    class="grid gap-x-8 gap-y-4 px-4 py-4 md:px-6 xl:grid-cols-2"
     aria-label="What changed, and what it did"
   >
     <div>

@@ -11,10 +11,19 @@
     /** The longest run that can be asked for here (d). */
     mostDays?: number;
     compact?: boolean;
+    /** Only the weather: when and how long is told elsewhere. */
+    weatherOnly?: boolean;
     /** Told when another span of time is asked for. */
     moved?: () => void;
   }
-  let { asked, files = [], mostDays = 366, compact = false, moved = () => {} }: Props = $props();
+  let {
+    asked,
+    files = [],
+    mostDays = 366,
+    compact = false,
+    weatherOnly = false,
+    moved = () => {},
+  }: Props = $props();
 
   const DAYS = [1, 3, 7, 14, 30, 90, 180, 365];
   const days = $derived(
@@ -40,37 +49,37 @@
   }
 </script>
 
-<form
-  class="no-print flex flex-wrap items-end gap-3 px-2 text-sm"
-  onsubmit={(event) => event.preventDefault()}
->
-  <label class="flex flex-col">
-    from
-    <input
-      class="{FIELD} number"
-      type="date"
-      min="2000-01-01"
-      max="2099-12-31"
-      value={asked.from}
-      onchange={day}
-    />
-  </label>
-  <label class="flex flex-col">
-    days
-    <select
-      class="{FIELD} number"
-      value={Math.min(asked.days, mostDays)}
-      onchange={(event) => {
-        asked.days = Number(event.currentTarget.value);
-        moved();
-      }}
-    >
-      {#each days as one (one)}<option value={one}>{one}</option>{/each}
-    </select>
-  </label>
+<div class="no-print flex flex-wrap items-end gap-3 text-sm" role="group" aria-label="Days and weather">
+  {#if !weatherOnly}
+    <label class="flex flex-col">
+      from
+      <input
+        class="{FIELD} number"
+        type="date"
+        min="2000-01-01"
+        max="2099-12-31"
+        value={asked.from}
+        onchange={day}
+      />
+    </label>
+    <label class="flex flex-col">
+      days
+      <select
+        class="{FIELD} number"
+        aria-label="days"
+        value={Math.min(asked.days, mostDays)}
+        onchange={(event) => {
+          asked.days = Number(event.currentTarget.value);
+          moved();
+        }}
+      >
+        {#each days as one (one)}<option value={one}>{one}</option>{/each}
+      </select>
+    </label>
+  {/if}
   <label class="flex min-w-0 flex-col">
     weather
-    <select class="{FIELD} max-w-72" bind:value={asked.weather}>
+    <select class="{FIELD} max-w-72" aria-label="weather" bind:value={asked.weather}>
       {#each WEATHERS as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
       {#each files as file (file.id)}<option value={file.id}>file {file.name}</option>{/each}
     </select>
@@ -101,4 +110,4 @@
       />
     </label>
   {/if}
-</form>
+</div>

@@ -90,7 +90,7 @@
             </span>
           </button>
           {#if season.picked === mark.index && season.chain}
-            <Chain chain={season.chain} {names} {zone} {start} />
+            <Chain chain={season.chain} {names} {zone} {start} comes />
           {/if}
         </li>
       {/each}

@@ -13,9 +13,9 @@
   }
 </script>
 
-<div class="grid grid-cols-2 gap-3 text-sm lg:grid-cols-5">
+<div class="grid grid-cols-[repeat(auto-fill,minmax(9.5rem,1fr))] items-end gap-3 text-sm">
   <label class="flex flex-col">
-    battery capacity left, %
+    capacity left, %
     <input
       class="{FIELD} number"
       type="number"
@@ -49,7 +49,7 @@
     />
   </label>
   <label class="flex flex-col">
-    begins with, % of charge
+    begins at, % charge
     <input
       class="{FIELD} number"
       type="number"

@@ -2,12 +2,14 @@
   import { onMount, untrack } from 'svelte';
   import { api, outcome } from '../lib/api/client';
   import type { Plan, WeatherFileAbout } from '../lib/api/api';
+  import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { partName } from '../lib/shell/parts';
+  import { partName, partNames } from '../lib/shell/parts';
   import FindingLine from '../plan/FindingLine.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import Worked from '../plan/Worked.svelte';
   import Calendar from './Calendar.svelte';
+  import Chain from './Chain.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import EventList from './EventList.svelte';
   import Exports from './Exports.svelte';
@@ -78,7 +80,7 @@
   }
 </script>
 
-<div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-2 pt-3 md:px-4">
+<div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-4 pt-3 md:px-6">
   <ConditionsForm {asked} {files} moved={() => season.spans.show(undefined)} />
   {#if withLevels.length > 0}
     <label class="no-print flex flex-col text-sm">
@@ -90,26 +92,30 @@
     </label>
   {/if}
 </div>
-<details class="no-print px-4 md:px-6">
-  <summary class="opens flex min-h-11 cursor-pointer items-center text-sm"
-    >Other weather, an aged battery, more load{asked.differs || asked.climate ? ' (changed)' : ''}</summary
-  >
-  <div class="grid gap-4 pb-3">
-    <Otherwise {asked} />
-    {#if asked.weather === 'PLACE'}
-      <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
-    {/if}
-    <WeatherFiles
-      site={season.site}
-      zone={plan.site.location.timeZone}
-      taken={(file) => {
-        files = [file, ...files.filter((one) => one.id !== file.id)];
-        asked.weather = file.id;
-      }}
-    />
+<div class="relative">
+  <details class="no-print px-4 md:px-6">
+    <summary class="opens flex min-h-11 cursor-pointer items-center text-sm"
+      >Other weather, an aged battery, more load{asked.differs || asked.climate ? ' (changed)' : ''}</summary
+    >
+    <div class="grid gap-4 pb-3">
+      <Otherwise {asked} />
+      {#if asked.weather === 'PLACE'}
+        <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
+      {/if}
+      <WeatherFiles
+        site={season.site}
+        zone={plan.site.location.timeZone}
+        taken={(file) => {
+          files = [file, ...files.filter((one) => one.id !== file.id)];
+          asked.weather = file.id;
+        }}
+      />
+    </div>
+  </details>
+  <div class="px-4 md:absolute md:top-0 md:right-4 md:w-1/2">
+    <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
   </div>
-</details>
-<WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
+</div>
 {#if done && run}
   <RunTape
     id={done.work.id}
@@ -121,6 +127,20 @@
     picked={season.picked}
     pick={season.pick.bind(season)}
   />
+  {#if season.picked !== undefined && season.chain}
+    <section class="px-4 md:px-6" aria-labelledby="picked">
+      <div class="flex items-center gap-4">
+        <h2 id="picked">How it came about</h2>
+        <Action onclick={() => (season.picked = undefined)}>Close</Action>
+      </div>
+      <Chain
+        chain={season.chain}
+        names={partNames(plan)}
+        zone={plan.site.location.timeZone}
+        start={Date.parse(run.start)}
+      />
+    </section>
+  {/if}
   <Exports {season} {plan} {lines} />
 {:else if !season.work.problem && season.work.now?.work.state !== 'CANCELLED'}
   <div class="h-[560px] p-6 text-soft" role="status">Running the season</div>

@@ -40,7 +40,7 @@
 </script>
 
 <section id="tape" class="px-2 pt-3 md:px-4" aria-label="Tape" bind:clientWidth={width}>
-  <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
+  <div class="flex flex-wrap items-end gap-x-6 gap-y-2 px-2">
     <ConditionsForm asked={season.asked} mostDays={30} compact moved={() => season.spans.show(undefined)} />
     <ZoomBar
       spans={season.spans}

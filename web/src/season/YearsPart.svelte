@@ -38,7 +38,9 @@
     ['fuel', (year: Year) => year.litres, (value: number) => `${fixed(value, 0)} l`],
   ] as const;
   const shown = $derived(
-    columns.filter(([name]) => (name !== 'generator' && name !== 'fuel') || plan.site.acSources?.length),
+    columns.filter(
+      ([name, of]) => (name !== 'generator' && name !== 'fuel') || years.some((one) => of(one) > 0),
+    ),
   );
   const spread = (of: (year: Year) => number) => {
     const sorted = years.map(of).sort((a, b) => a - b);
@@ -65,11 +67,14 @@
 
   function show(year: Year) {
     if (!year.worst) return;
-    season.asked.from = year.worst.from;
-    season.asked.days = 14;
+    // The whole year is run and its fortnight shown, so that it is the very one: with what the weeks before left.
+    const january = `${year.worst.from.slice(0, 4)}-01-01`;
+    const from = (Date.parse(year.worst.from) - Date.parse(january)) / 1000;
+    season.asked.from = january;
+    season.asked.days = 365;
     season.asked.weather = 'PLACE';
     season.asked.seed = year.seed;
-    season.spans.show(undefined);
+    season.spans.show({ from, to: from + 14 * 86_400 });
     void push(`/site/${season.site}/season/tape`);
   }
 </script>
@@ -96,8 +101,8 @@
     /></label
   >
   <Action main type="submit">Run the years</Action>
+  <div class="min-w-64 grow"><WorkBar {work} what="Running {count} years" /></div>
 </form>
-<div class="px-2 pt-3 md:px-4"><WorkBar {work} what="Running {count} years" /></div>
 {#if years.length > 0}
   <section class="px-4 pb-8 md:px-6" aria-label="Years">
     <div class="overflow-x-auto">
@@ -142,9 +147,6 @@
           <span class="number">{fixed(worst.worst.lowestStateOfCharge * 100, 0)} %</span>.
         </p>
         <Action class="mt-3" onclick={() => worst && show(worst)}>Show it on the tape</Action>
-        <p class="mt-1 text-sm text-soft">
-          On the tape it begins with the battery as the site tells, and its clouds are drawn anew.
-        </p>
       </div>
     {/if}
     <p class="mt-4 text-sm text-soft">Simulated, with seeded years of the place; no proof of safety.</p>

@@ -69,7 +69,7 @@ export class SeasonRun {
   readonly asked = new Conditions();
   readonly work: LongWork;
   readonly looked: Looked;
-  readonly spans = new Spans(() => this.done?.run?.durationSeconds ?? this.asked.days * 86_400);
+  readonly spans = new Spans(() => this.asked.days * 86_400);
   /** The event that is looked into, and how it came about. */
   picked = $state<number>();
   chain = $state.raw<Linked[]>();

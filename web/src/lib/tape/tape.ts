@@ -209,15 +209,19 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
   ctx.save();
   ctx.font = `${12 * px}px "Atkinson Hyperlegible Mono"`;
   ctx.lineWidth = 1.2 * px;
-  for (const line of [...lines].sort((a, b) => b.value - a.value)) {
-    const y = plot.valToPos(line.value, 'y', true);
-    if (y < bbox.top || y > bbox.top + bbox.height) continue;
-    ctx.strokeStyle = colours.ink;
-    ctx.setLineDash([6 * px, 4 * px]);
+  const there = [...lines]
+    .sort((one, other) => other.value - one.value)
+    .map((line) => ({ line, y: plot.valToPos(line.value, 'y', true) }))
+    .filter(({ y }) => y >= bbox.top && y <= bbox.top + bbox.height);
+  ctx.strokeStyle = colours.ink;
+  ctx.setLineDash([6 * px, 4 * px]);
+  for (const { y } of there) {
     ctx.beginPath();
     ctx.moveTo(bbox.left, y);
     ctx.lineTo(bbox.left + bbox.width, y);
     ctx.stroke();
+  }
+  for (const { line, y } of there) {
     const text = `${line.label} ${line.value.toFixed(line.percent ? 0 : 2)} ${line.percent ? '%' : 'V'}`;
     const width = ctx.measureText(text).width + 8 * px;
     // Labels of levels close to each other stand side by side.
@@ -234,6 +238,7 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
     ctx.fillStyle = colours.paper;
     ctx.fillRect(right - width, top, width, 14 * px);
     ctx.fillStyle = colours.ink;
+    ctx.textAlign = 'left';
     ctx.textBaseline = 'alphabetic';
     ctx.fillText(text, right - width + 4 * px, top + 11 * px);
   }
