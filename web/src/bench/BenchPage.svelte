@@ -1,14 +1,21 @@
 <script lang="ts">
-  import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { duration, fixed, typed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
+  import type { Output } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
+  import { session } from '../lib/shell/session.svelte';
   import { partNames } from '../lib/shell/parts';
+  import { happened } from '../lib/tape/events';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
-  import { Bench, SPEEDS, sortedKnobs } from './bench.svelte';
+  import { Bench, knobName, SPEEDS, sortedKnobs } from './bench.svelte';
+  import Contacts from './Contacts.svelte';
   import Knob from './Knob.svelte';
+  import Protocol from './Protocol.svelte';
+  import PutBack from './PutBack.svelte';
+  import Scripts from './Scripts.svelte';
+  import Strip from './Strip.svelte';
   import Walk from './Walk.svelte';
 
   let { params }: { params: { site: string } } = $props();
@@ -50,25 +57,19 @@
     if (slowTrouble === '' && to !== undefined && over !== undefined) await bench.turn(slowKnob, to, over);
   }
 
-  const script = $derived(
-    `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ turns: bench.turns }, null, 2))}`,
-  );
+  const START = ['state_of_charge', 'local_hour'];
+  function turn(knob: string, to: number) {
+    void (bench.live && START.includes(knob) ? bench.setAtStart(knob, to) : bench.turn(knob, to));
+  }
 
-  async function takeScript(event: Event & { currentTarget: HTMLInputElement }) {
-    const input = event.currentTarget;
-    const file = input.files?.[0];
-    if (!file) return;
-    try {
-      const read = JSON.parse(await file.text()) as { turns: typeof bench.turns };
-      await bench.take(read.turns);
-    } catch (broken) {
-      bench.problem = {
-        type: 'about:blank',
-        status: 0,
-        detail: `${file.name} is no script of a bench: ${(broken as Error).message}`,
-      };
-    }
-    input.value = '';
+  /** As on the device: in the plan, a finding and shown loudly until it is withdrawn. */
+  function force(index: number, to: Output['testForce']) {
+    const name = plan?.program.outputs[index]?.name;
+    editor.set(
+      ['program', 'outputs', index, 'testForce'],
+      to,
+      () => `test force of ${name}: ${to.toLowerCase()}`,
+    );
   }
 </script>
 
@@ -78,6 +79,15 @@
       <p class="number mr-2 text-lg font-bold" role="timer" aria-label="Time at the bench">
         {duration(Math.round(bench.seconds))}
       </p>
+      <select
+        class={FIELD}
+        aria-label="What answers"
+        value={bench.live ? 'live' : 'supply'}
+        onchange={(event) => bench.setLive(event.currentTarget.value === 'live')}
+      >
+        <option value="supply">supply</option>
+        <option value="live">live battery</option>
+      </select>
       <Action onclick={() => (bench.running = !bench.running)} aria-pressed={bench.running}
         >{bench.running ? 'Pause' : 'Run'}</Action
       >
@@ -97,10 +107,13 @@
     {#if !bench.problem}<p class="p-6 text-soft" role="status">Putting it on the bench</p>{/if}
   {:else}
     <p class="border-b border-rule px-4 py-2 text-sm text-soft md:px-6">
-      Supply: every voltage is imposed, no battery answers. Simulated; it proves nothing about the devices
+      {bench.live
+        ? 'Live: a model of the site’s battery answers to what the loads draw.'
+        : 'Supply: every voltage is imposed, no battery answers.'} Simulated; it proves nothing about the devices
       themselves. The plan is taken with its unsaved changes.
     </p>
-    <div class="grid grid-cols-1 lg:grid-cols-[19rem_minmax(0,1fr)_minmax(0,1fr)]">
+    <PutBack {editor} {force} />
+    <div class="grid grid-cols-1 border-t border-rule lg:grid-cols-[19rem_minmax(0,1fr)_minmax(0,1fr)]">
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="knobs">
         <h2 id="knobs">Knobs</h2>
         {#each knobs.first as knob (knob)}
@@ -108,20 +121,22 @@
             {knob}
             value={stands.knobs[knob] ?? 0}
             nominalVolts={plan.site.nominalVolts}
-            turn={(to) => bench.turn(knob, to)}
+            {names}
+            turn={(to) => turn(knob, to)}
           />
         {/each}
-        <details class="mt-3">
-          <summary class="flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
-          {#each knobs.others as knob (knob)}
-            <Knob
-              {knob}
-              value={stands.knobs[knob] ?? 0}
-              nominalVolts={plan.site.nominalVolts}
-              turn={(to) => bench.turn(knob, to)}
-            />
-          {/each}
-        </details>
+        {#if knobs.others.length > 0}<details class="mt-3">
+            <summary class="flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
+            {#each knobs.others as knob (knob)}
+              <Knob
+                {knob}
+                value={stands.knobs[knob] ?? 0}
+                nominalVolts={plan.site.nominalVolts}
+                {names}
+                turn={(to) => turn(knob, to)}
+              />
+            {/each}
+          </details>{/if}
         <form
           class="mt-4 grid grid-cols-1 gap-2 border-t border-rule pt-3"
           onsubmit={turnSlowly}
@@ -130,7 +145,7 @@
           <h3>Slow turn</h3>
           <select class="{FIELD} w-full min-w-0" aria-label="Knob to turn slowly" bind:value={slowKnob}>
             {#each Object.keys(stands.knobs) as knob (knob)}<option value={knob}
-                >{knob.replaceAll('_', ' ')}</option
+                >{knobName(knob, names)}</option
               >{/each}
           </select>
           <div class="grid grid-cols-2 gap-2">
@@ -156,58 +171,32 @@
       </section>
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
         <h2 id="contacts">Contacts</h2>
-        <ul>
-          {#each stands.outputs as one (one.output)}
-            <li class="border-b border-rule py-3">
-              <div class="flex items-center gap-4">
-                <ContactSymbol closed={one.closed} label={names[one.output] ?? one.output} />
-                <p class="grow font-bold">{names[one.output] ?? one.output}</p>
-                <p class={one.chatters ? 'font-bold text-danger' : ''}>
-                  {one.chatters ? 'chatters' : one.closed ? 'closed' : 'open'}
-                </p>
-              </div>
-              {#each one.countdowns as countdown (countdown.what)}
-                <p class="flex justify-between gap-4 text-sm">
-                  <span class="text-soft">{countdown.what}</span>
-                  <span class="number font-bold"
-                    >{duration(Math.round(countdown.remainingSeconds * 10) / 10)}</span
-                  >
-                </p>
-              {/each}
-            </li>
-          {:else}<li class="py-3 text-soft">No output is programmed here yet.</li>{/each}
-        </ul>
+        <Contacts outputs={stands.outputs} {plan} {...session.mayChange ? { force } : {}} />
       </section>
       <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="printed">
-        <div class="flex flex-wrap items-center gap-4">
-          <h2 id="printed" class="grow">What happened</h2>
-          <a
-            class="flex min-h-11 items-center text-sm underline"
-            href={script}
-            download="{params.site}-bench.json">Keep this script</a
-          >
-          <label
-            class="flex min-h-11 cursor-pointer items-center text-sm underline has-focus-visible:outline-3"
-            >Play a script<input
-              class="sr-only"
-              type="file"
-              accept=".json,application/json"
-              onchange={takeScript}
-            /></label
-          >
-        </div>
+        <h2 id="printed">What happened</h2>
+        {#if stands.live}
+          <p class="number text-2xl font-bold" aria-label="Battery now">
+            {fixed(stands.live.batteryVolts, 2)} V
+            <span class="ml-3 text-lg">{fixed(stands.live.batteryAmperes, 1)} A</span>
+            <span class="ml-3 text-lg">{fixed(stands.live.stateOfCharge * 100, 1)} %</span>
+          </p>
+          <Strip trace={stands.live.trace} events={stands.events} />
+        {/if}
         <ol class="tape mt-2" aria-live="polite">
           {#each events as event, i (events.length - i)}
             <li class="border-b border-dashed border-rule-strong py-1.5">
               <span class="number">{fixed(event.seconds, 1)} s</span>
-              <strong>{names[event.subject] ?? event.subject} {event.kind.toLowerCase()}</strong>
+              <strong>{names[event.subject] ?? event.subject} {happened(event.kind)}</strong>
               <span class="block text-sm text-soft">{event.reason}</span>
             </li>
           {:else}<li class="text-soft">Nothing has switched yet. Turn a knob, or let time go on.</li>{/each}
         </ol>
       </section>
     </div>
+    <Scripts {bench} {names} mayKeep={session.mayChange} />
     <Walk {bench} {names} />
+    <Protocol {bench} {names} events={stands.events} />
   {/if}
 </Frame>
 

@@ -7,11 +7,13 @@
     knob: string;
     value: number;
     nominalVolts: number;
+    /** Names of parts by their ids. */
+    names: Record<string, string>;
     turn: (to: number) => void;
   }
-  let { knob, value, nominalVolts, turn }: Props = $props();
+  let { knob, value, nominalVolts, names, turn }: Props = $props();
 
-  const name = $derived(knobName(knob));
+  const name = $derived(knobName(knob, names));
   /** A state of charge is said in percent. */
   const scale = $derived(knob.includes('charge') ? 100 : 1);
   const unit = $derived(scale === 100 ? '%' : knobUnit(knob));

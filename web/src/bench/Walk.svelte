@@ -1,10 +1,20 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
   import { duration, fixed } from '../lib/sentence/quantity';
+  import type { Walked } from '../lib/api/api';
   import type { Bench } from './bench.svelte';
 
   /** Every level walked up or down: what was expected, what happened, what never switched. */
   let { bench, names }: { bench: Bench; names: Record<string, string> } = $props();
+
+  /** As close as a hand with a good meter comes (V), and what a report rounds to (fraction). */
+  const NEAR = { volts: 0.02, charge: 0.01 };
+
+  function sneak(row: Walked['row']) {
+    const near = row.knob.includes('charge') ? NEAR.charge : NEAR.volts;
+    void bench.sneakUp(row.knob, row.expected, row.falling, near);
+    window.scrollTo({ top: 0 });
+  }
 
   const wrong = $derived((bench.walked ?? []).filter((one) => !one.asExpected).length);
 </script>
@@ -34,6 +44,7 @@
             <th class="py-1 pr-4 font-normal">just before</th>
             <th class="py-1 pr-4 text-right font-normal">moved after</th>
             <th class="py-1 font-normal"></th>
+            <th class="no-print py-1 font-normal"></th>
           </tr>
         </thead>
         <tbody>
@@ -52,7 +63,16 @@
                   ? 'never'
                   : duration(Math.round(row.movedAfterSeconds * 10) / 10)}</td
               >
-              <td class="py-1 font-bold">{asExpected ? '' : 'not as expected'}</td>
+              <td class="py-1 pr-4 font-bold">{asExpected ? '' : 'not as expected'}</td>
+              <td class="no-print py-1">
+                {#if !bench.live}
+                  <button
+                    class="min-h-11 text-sm underline"
+                    onclick={() => sneak(row)}
+                    aria-label="Sneak up on {row.term} of {names[row.output] ?? row.output}">Sneak up</button
+                  >
+                {/if}
+              </td>
             </tr>
           {/each}
         </tbody>

@@ -1,5 +1,5 @@
 import { api, outcome, type Problem } from '../lib/api/client';
-import type { BenchState, Plan, Turn, Walked } from '../lib/api/api';
+import type { BenchState, Event, KeptScript, Plan, Turn, Walked } from '../lib/api/api';
 
 /** How fast time goes at the bench (×). */
 export const SPEEDS = [1, 10, 60, 600] as const;
@@ -15,6 +15,11 @@ export class Bench {
   problem = $state<Problem>();
   speed = $state<number>(10);
   running = $state(false);
+  /** Whether a model battery answers; otherwise every voltage is imposed. */
+  live = $state(false);
+  /** How much of a live bench's time its strip shows (s). */
+  shownSeconds = $state(600);
+  kept = $state.raw<KeptScript[]>([]);
   walked = $state.raw<Walked[]>();
   walking = $state(false);
   /** How long the last answer took (ms). */
@@ -33,6 +38,37 @@ export class Bench {
     const now = this.seconds;
     const kept = this.turns.filter((one) => one.knob !== knob || one.seconds < now || one.overSeconds === 0);
     this.turns = [...kept, { seconds: now, knob, value, overSeconds }];
+    await this.play();
+  }
+
+  /** From the start again, with a battery behind it or with every voltage imposed. */
+  async setLive(live: boolean) {
+    this.live = live;
+    await this.clear();
+  }
+
+  /** Turns a knob of a live bench that is set at the start: everything begins anew with it. */
+  async setAtStart(knob: string, value: number) {
+    const kept = this.turns.filter((one) => one.knob !== knob);
+    this.turns = [{ seconds: 0, knob, value, overSeconds: 0 }, ...kept];
+    await this.play();
+  }
+
+  /**
+   * Sneaks up on a level: the knob goes to just before it, waits there, and then goes just past it.
+   *
+   * @param near how close it goes on either side, in the knob's unit
+   */
+  async sneakUp(knob: string, level: number, falling: boolean, near: number) {
+    const now = this.seconds;
+    const side = falling ? near : -near;
+    const others = this.turns.filter((one) => one.knob !== knob || one.seconds < now);
+    const together = knob === 'bus_volts' ? ['battery_volts', 'bus_volts'] : [knob];
+    this.turns = [
+      ...others,
+      ...together.map((one) => ({ seconds: now, knob: one, value: level + side, overSeconds: 30 })),
+      ...together.map((one) => ({ seconds: now + 60, knob: one, value: level - side, overSeconds: 2 })),
+    ];
     await this.play();
   }
 
@@ -66,10 +102,54 @@ export class Bench {
   }
 
   /** Takes a script that was made before, and plays it to its end. */
-  async take(turns: Turn[]) {
+  async take(turns: Turn[], live = this.live, seconds = 0) {
+    this.live = live;
     this.turns = turns;
-    this.seconds = Math.max(0, ...turns.map((one) => one.seconds + one.overSeconds));
+    this.seconds = Math.max(seconds, ...turns.map((one) => one.seconds + one.overSeconds));
     await this.play();
+  }
+
+  /** Reads the scripts that are kept. */
+  async readKept() {
+    const { data, problem } = await outcome(
+      api.GET('/api/sites/{siteId}/bench-scripts', { params: { path: { siteId: this.site } } }),
+    );
+    this.kept = data ?? this.kept;
+    this.problem = problem;
+  }
+
+  /** Keeps what was done so far under a name. */
+  async keep(name: string) {
+    const { data, problem } = await outcome(
+      api.PUT('/api/sites/{siteId}/bench-scripts', {
+        params: { path: { siteId: this.site } },
+        body: { name, live: this.live, seconds: this.seconds, script: { turns: this.turns } },
+      }),
+    );
+    this.kept = data ?? this.kept;
+    this.problem = problem;
+  }
+
+  async forget(name: string) {
+    const { problem } = await outcome(
+      api.DELETE('/api/sites/{siteId}/bench-scripts', {
+        params: { path: { siteId: this.site }, query: { name } },
+      }),
+    );
+    this.problem = problem;
+    if (!problem) this.kept = this.kept.filter((one) => one.script.name !== name);
+  }
+
+  /** The same script on another plan: what happens there. */
+  async eventsOn(plan: Plan): Promise<Event[] | undefined> {
+    const { data, problem } = await outcome(
+      api.POST('/api/bench/{siteId}', {
+        params: { path: { siteId: this.site } },
+        body: { plan, script: { turns: this.turns }, untilSeconds: this.seconds, live: this.live },
+      }),
+    );
+    this.problem = problem;
+    return data?.events;
   }
 
   /** Plays the script to where time is; only the newest question counts. */
@@ -88,7 +168,12 @@ export class Bench {
       const { data, problem } = await outcome(
         api.POST('/api/bench/{siteId}', {
           params: { path: { siteId: this.site } },
-          body: { plan, script: { turns: this.turns }, untilSeconds: this.seconds },
+          body: {
+            plan,
+            script: { turns: this.turns },
+            untilSeconds: this.seconds,
+            ...(this.live ? { live: true, shownSeconds: this.shownSeconds } : {}),
+          },
           signal: asking.signal,
         }),
       );
@@ -114,11 +199,46 @@ export class Bench {
   }
 }
 
-/** What a knob is called, from the name of its signal. */
-export function knobName(knob: string): string {
-  return knob
-    .replaceAll('_', ' ')
-    .replace(/^(reported charge|volts|array volts|stage|request|clock hour) /, '$1: ');
+const KNOBS: Record<string, string> = {
+  battery_volts: 'battery voltage',
+  bus_volts: 'bus voltage',
+  state_of_charge: 'true state of charge',
+  sun_altitude_degrees: 'height of the sun',
+  sun_watts_per_square_metre: 'sun on the arrays',
+  local_hour: 'clock',
+  local_month: 'month',
+  local_weekday: 'day of the week',
+  battery_celsius: 'battery temperature',
+  air_celsius: 'cabinet temperature',
+  battery_amperes: 'battery current',
+  ac_load_watts: 'load on AC',
+  ac_present: 'AC present',
+  surplus_watts: 'surplus',
+  bms_talks: 'BMS talks',
+  fault: 'fault',
+};
+const KINDS = [
+  ['reported_charge_', 'reported charge'],
+  ['regulation_volts_', 'regulation'],
+  ['array_volts_', 'array voltage'],
+  ['clock_hour_', 'clock of'],
+  ['load_watts_', 'load'],
+  ['request_', 'request'],
+  ['stage_', 'stage'],
+  ['volts_', 'voltage at'],
+] as const;
+
+/**
+ * What a knob is called, from the name of its signal.
+ *
+ * @param names of parts by their ids
+ */
+export function knobName(knob: string, names: Record<string, string> = {}): string {
+  const kind = KINDS.find(([start]) => knob.startsWith(start));
+  if (KNOBS[knob] || !kind) return KNOBS[knob] ?? knob.replaceAll('_', ' ');
+  const part = knob.slice(kind[0].length);
+  const id = Object.keys(names).find((one) => one.replace(/[^A-Za-z0-9]+/g, '_').toLowerCase() === part);
+  return `${kind[1]} ${(id && names[id]) ?? part.replaceAll('_', ' ')}`;
 }
 
 /** What a knob counts in. */
@@ -128,6 +248,7 @@ export function knobUnit(knob: string): string {
   if (knob.includes('charge')) return '';
   if (knob.includes('hour')) return 'h';
   if (knob.includes('amperes')) return 'A';
+  if (knob === 'sun_watts_per_square_metre') return 'W/m²';
   if (knob.includes('watts')) return 'W';
   return knob.includes('degrees') ? '°' : '';
 }
@@ -143,6 +264,7 @@ export function knobRange(knob: string, nominalVolts: number): { least: number; 
   if (knob.includes('hour')) return { least: 0, most: 23.99, step: 0.25 };
   if (knob === 'sun_altitude_degrees') return { least: -30, most: 60, step: 1 };
   if (knob.includes('amperes')) return { least: -100, most: 100, step: 1 };
+  if (knob === 'sun_watts_per_square_metre') return { least: 0, most: 1200, step: 10 };
   if (knob.includes('watts')) return { least: 0, most: 5000, step: 10 };
   if (knob === 'local_month') return { least: 1, most: 12, step: 1 };
   if (knob === 'local_weekday') return { least: 1, most: 7, step: 1 };
@@ -153,7 +275,7 @@ export function knobRange(knob: string, nominalVolts: number): { least: number; 
 /** The knobs that most benches need, first; the others behind them. */
 export function sortedKnobs(knobs: string[]): { first: string[]; others: string[] } {
   const wanted = (knob: string) =>
-    /^(battery_volts|bus_volts|reported_charge_|volts_|array_volts_|battery_celsius|local_hour|sun_altitude)/.test(
+    /^(battery_volts|bus_volts|reported_charge_|volts_|array_volts_|battery_celsius|local_hour|sun_|load_watts_|ac_present|bms_talks)/.test(
       knob,
     );
   return { first: knobs.filter(wanted), others: knobs.filter((knob) => !wanted(knob)) };

@@ -79,14 +79,41 @@ it('puts the knobs that most benches need first, each under a name that can be r
   const { knobName, sortedKnobs } = await import('./bench.svelte');
   const all = ['bms_talks', 'bus_volts', 'stage_mppt', 'reported_charge_shunt', 'fault', 'local_hour'];
   const { first, others } = sortedKnobs(all);
-  expect(first).toEqual(['bus_volts', 'reported_charge_shunt', 'local_hour']);
+  expect(first).toEqual(['bms_talks', 'bus_volts', 'reported_charge_shunt', 'local_hour']);
   expect([...first, ...others].sort()).toEqual([...all].sort());
-  expect(all.map(knobName)).toEqual([
-    'bms talks',
-    'bus volts',
-    'stage: mppt',
-    'reported charge: shunt',
+  const names = { mppt: 'Roof controller', shunt: 'Shunt' };
+  expect(all.map((knob) => knobName(knob, names))).toEqual([
+    'BMS talks',
+    'bus voltage',
+    'stage Roof controller',
+    'reported charge Shunt',
     'fault',
-    'local hour',
+    'clock',
   ]);
+});
+
+it('sneaks up on a level: to just before it, a wait, then just past it; both ends of the cable together', async () => {
+  const one = await bench();
+  await one.forward(10);
+  await one.sneakUp('bus_volts', 11.5, true, 0.02);
+  expect(one.turns.map((turn) => [turn.seconds, turn.knob, turn.value])).toEqual([
+    [10, 'battery_volts', 11.52],
+    [10, 'bus_volts', 11.52],
+    [70, 'battery_volts', 11.48],
+    [70, 'bus_volts', 11.48],
+  ]);
+});
+
+it('tells what a script does otherwise on another plan: later, never, or only there', async () => {
+  const { differences } = await import('./differences');
+  const event = (seconds: number, subject: string, kind: string) =>
+    ({ seconds, subject, kind }) as unknown as Parameters<typeof differences>[0][number];
+  const first = [event(5, 'a', 'OPENED'), event(9, 'b', 'CLOSED'), event(20, 'a', 'CLOSED')];
+  const second = [event(5.01, 'a', 'OPENED'), event(30, 'a', 'CLOSED'), event(31, 'c', 'OPENED')];
+  expect(differences(first, second)).toEqual([
+    { subject: 'b', kind: 'CLOSED', first: 9 },
+    { subject: 'a', kind: 'CLOSED', first: 20, second: 30 },
+    { subject: 'c', kind: 'OPENED', second: 31 },
+  ]);
+  expect(differences(first, first)).toEqual([]);
 });

@@ -55,6 +55,16 @@ public record Level(
             return percent;
         }
 
+        /** Whether an output whose contact is in this position waits for it: it would move there. */
+        public boolean awaitedWhen(boolean closed) {
+            boolean opens = disconnects()
+                    || this == DISCONNECT_SOC
+                    || this == SURPLUS_OFF
+                    || this == SURPLUS_OFF_SOC
+                    || this == GENERATOR_STOP_SOC;
+            return opens == closed;
+        }
+
         /** Whether a load is taken off there. */
         public boolean disconnects() {
             return this == DISCONNECT || this == CUT_OFF || this == SHED;

@@ -7,6 +7,7 @@ import java.util.Optional;
 import java.util.TreeSet;
 import sparen.logic.Signal;
 import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.ChargeController;
 import sparen.site.SensePoint;
@@ -183,6 +184,14 @@ public final class Surroundings {
                 new ArrayList<>(atDevices.stream().map(SensePoint::id).toList());
         Bounds.known("sensePoint", point.id(), ids);
         return ids.indexOf(point.id());
+    }
+
+    /** The signal in which a level of a rule is read: what its monitor reports, or the voltage at its sense point. */
+    public int signal(Rule rule, Level level) {
+        if (level.role().percent()) {
+            return reportedCharge((String) Fields.get((Record) rule, "monitor"));
+        }
+        return level.sensePoint().map(site::sensePoint).map(this::voltage).orElse(Signal.BUS_VOLTS);
     }
 
     /** A name for each signal, in words joined by underscores, for texts that have variables. */

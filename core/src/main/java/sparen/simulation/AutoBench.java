@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import sparen.logic.Signal;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
 import sparen.program.Level;
@@ -98,7 +97,7 @@ public final class AutoBench {
 
     private Row row(Level level) {
         boolean percent = level.role().percent();
-        int signal = percent ? charge() : volts(level);
+        int signal = around.signal(rule, level);
         double offset = level.sensePoint()
                 .map(plan.site()::sensePoint)
                 .map(SensePoint::offsetVolts)
@@ -146,16 +145,6 @@ public final class AutoBench {
 
     private static boolean isMove(Event event) {
         return event.kind() == Event.Kind.OPENED || event.kind() == Event.Kind.CLOSED;
-    }
-
-    private int volts(Level level) {
-        return level.sensePoint()
-                .map(point -> around.voltage(plan.site().sensePoint(point)))
-                .orElse(Signal.BUS_VOLTS);
-    }
-
-    private int charge() {
-        return around.reportedCharge((String) Fields.get((Record) rule, "monitor"));
     }
 
     /** The longest delay, look and hold of the rule (s). */

@@ -13,22 +13,33 @@ import sparen.logic.Countdown;
  * @param events since the start: the printed tape
  * @param knobs what each signal is at now, by name, in its unit
  * @param nextSeconds when something happens next if nobody turns a knob (s); absent for never
+ * @param live what the model battery does; absent where every voltage is imposed
  */
 public record BenchState(
         double seconds,
         List<AtBench> outputs,
         List<Event> events,
         Map<String, Double> knobs,
-        Optional<Double> nextSeconds) {
+        Optional<Double> nextSeconds,
+        Optional<Live> live) {
+    /**
+     * A model battery behind the bench.
+     *
+     * @param batteryVolts at its terminals (V)
+     * @param batteryAmperes charging positive (A)
+     * @param stateOfCharge (fraction)
+     * @param trace of the time that is shown
+     */
+    public record Live(double batteryVolts, double batteryAmperes, double stateOfCharge, Trace trace) {}
+
     /**
      * An output at the bench.
      *
      * @param output its id
      * @param closed its contact
-     * @param wished whether its wish is for a closed contact
      * @param chatters whether it has begun to chatter, and is bounded
      * @param countdowns what it is counting down
+     * @param whyNot what it waits for, in words; empty where nothing can be said
      */
-    public record AtBench(
-            String output, boolean closed, boolean wished, boolean chatters, List<Countdown> countdowns) {}
+    public record AtBench(String output, boolean closed, boolean chatters, List<Countdown> countdowns, String whyNot) {}
 }

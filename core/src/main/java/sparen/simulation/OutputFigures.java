@@ -48,6 +48,15 @@ public record OutputFigures(
         return shares;
     }
 
+    /** How often its contact has moved after the first instant, up to another (s). */
+    public int movedBefore(double seconds) {
+        int moved = 0;
+        for (double change : changeSeconds) {
+            moved += change > 0 && change <= seconds ? 1 : 0;
+        }
+        return moved;
+    }
+
     private static void add(double[] shares, double from, double to) {
         for (int b = (int) Math.max(0, from); b < shares.length && b < to; b++) {
             shares[b] += Math.max(0, Math.min(to, b + 1.0) - Math.max(from, b));

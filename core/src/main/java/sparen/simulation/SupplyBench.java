@@ -229,12 +229,17 @@ public final class SupplyBench {
                         .map(one -> new BenchState.AtBench(
                                 one.output().id(),
                                 one.isClosed(),
-                                one.wished(),
                                 one.hasChattered(),
-                                one.countdowns(now)))
+                                one.countdowns(now),
+                                BenchReason.of(
+                                        one.output(),
+                                        one.isClosed(),
+                                        (rule, level) ->
+                                                values[around.at(one.output()).signal(rule, level)])))
                         .toList(),
                 log.events(),
                 knobs,
-                Optional.of(nextHappening()).filter(next -> next != Double.POSITIVE_INFINITY));
+                Optional.of(nextHappening()).filter(next -> next != Double.POSITIVE_INFINITY),
+                Optional.empty());
     }
 }

@@ -64,14 +64,7 @@ public final class WhyNot {
     /** Only a level that would have moved it from where it stood is a reason. */
     private Optional<String> notReached(Level level, boolean closed) {
         Level.Role role = level.role();
-        boolean awaited = role.disconnects()
-                        || role == Level.Role.DISCONNECT_SOC
-                        || role == Level.Role.SURPLUS_OFF
-                        || role == Level.Role.SURPLUS_OFF_SOC
-                        || role == Level.Role.GENERATOR_STOP_SOC
-                ? closed
-                : !closed;
-        if (!awaited) {
+        if (!role.awaitedWhen(closed)) {
             return Optional.empty();
         }
         String name = level.term() + " " + Bounds.number(level.value()) + (role.percent() ? " %" : " V");

@@ -1,6 +1,7 @@
 package sparen.app.bench;
 
 import java.util.List;
+import java.util.Optional;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -11,6 +12,7 @@ import sparen.quantity.Bounds;
 import sparen.simulation.AutoBench;
 import sparen.simulation.BenchScript;
 import sparen.simulation.BenchState;
+import sparen.simulation.LiveBench;
 import sparen.simulation.SupplyBench;
 
 /** Plays a program on the bench. */
@@ -26,19 +28,32 @@ class BenchController {
      * What was done at a bench so far.
      *
      * @param untilSeconds how far it is played (s), 0 to a week
+     * @param live whether a model battery answers; absent for every voltage imposed
+     * @param shownSeconds how much of a live bench's time is shown as a trace (s), 10 to a week; absent for 10 min
      */
-    record BenchRequest(Plan plan, BenchScript script, double untilSeconds) {
+    record BenchRequest(
+            Plan plan, BenchScript script, double untilSeconds, Optional<Boolean> live, Optional<Double> shownSeconds) {
+        private static final double USUAL_SHOWN_SECONDS = 600;
+
         BenchRequest {
             Bounds.present("plan", plan);
             Bounds.present("script", script);
             Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
+            live = Bounds.orEmpty(live);
+            shownSeconds = Bounds.orEmpty(shownSeconds);
         }
     }
 
     @PostMapping("/api/bench/{siteId}")
     BenchState play(@PathVariable String siteId, @RequestBody BenchRequest request) {
         sites.mustExist(siteId);
-        return SupplyBench.play(request.plan(), request.script(), request.untilSeconds());
+        return request.live().orElse(false)
+                ? LiveBench.play(
+                        request.plan(),
+                        request.script(),
+                        request.untilSeconds(),
+                        request.shownSeconds().orElse(BenchRequest.USUAL_SHOWN_SECONDS))
+                : SupplyBench.play(request.plan(), request.script(), request.untilSeconds());
     }
 
     /**

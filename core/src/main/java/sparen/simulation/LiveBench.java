@@ -1,0 +1,292 @@
+package sparen.simulation;
+
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import sparen.format.Profile;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.quantity.Bounds;
+import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.BenchScript.Turn;
+import sparen.site.Consumption;
+import sparen.site.Load;
+import sparen.site.SensePoint;
+import sparen.sun.DayType;
+import sparen.sun.Weather;
+import sparen.sun.WeatherGenerator;
+
+/**
+ * A program on the bench with a model of the site's own battery behind it: a heavy load sags it, it rebounds, and what chatters on site
+ * chatters here. Knobs are what each load draws, the sun on the arrays, the air, talk with the BMS and requests; charge and clock are set
+ * at the start. It is the same engine as a season's, so the same balance.
+ *
+ * <p>The sun moves by whole minutes. A knob that is turned slowly moves in {@value #STAIRS} even stairs.
+ */
+public final class LiveBench {
+    /** The day on which every bench stands; only its hour and the site's place matter. */
+    private static final LocalDate DAY = LocalDate.of(2026, 6, 22);
+
+    private static final double START_HOUR = 12;
+    private static final double START_CELSIUS = 20;
+    private static final int STAIRS = 20;
+    private static final double AHEAD_SECONDS = 3600;
+    private static final double PERIOD_SECONDS = 2 * BenchScript.MOST_SECONDS;
+    private static final String CHARGE = "state_of_charge";
+    private static final String HOUR = "local_hour";
+    private static final String SUN = "sun_watts_per_square_metre";
+    private static final String AIR = "air_celsius";
+    private static final String TALKS = "bms_talks";
+    private static final String LOAD = "load_watts_";
+    private static final String REQUEST = "request_";
+
+    private final Plan plan;
+    private final Map<String, Double> resting = new LinkedHashMap<>();
+    private final Map<String, List<Turn>> turned = new HashMap<>();
+
+    private LiveBench(Plan plan) {
+        this.plan = plan;
+        resting.put(CHARGE, plan.site().battery().startStateOfCharge());
+        resting.put(HOUR, START_HOUR);
+        resting.put(SUN, 0.0);
+        resting.put(AIR, START_CELSIUS);
+        for (Load load : plan.site().loads()) {
+            resting.put(knob(LOAD, load.id()), ownWatts(load));
+        }
+        if (!plan.site().battery().batteries().isEmpty()) {
+            resting.put(TALKS, 1.0);
+        }
+        requests().forEach(request -> resting.put(knob(REQUEST, request), 0.0));
+    }
+
+    private List<String> requests() {
+        return plan.program().outputs().stream()
+                .flatMap(output -> output.automatic().stream())
+                .map(Rule::requests)
+                .flatMap(List::stream)
+                .distinct()
+                .toList();
+    }
+
+    private static String knob(String kind, String id) {
+        return kind + id.replaceAll("[^A-Za-z0-9]+", "_").toLowerCase(Locale.ROOT);
+    }
+
+    /** What a load draws before anybody has turned its knob (W): what it always draws, or nothing where that changes by itself. */
+    private double ownWatts(Load load) {
+        double nominal = plan.site().nominalVolts();
+        Consumption consumption = load.consumption();
+        if (consumption instanceof Consumption.ConstantPower power) {
+            return power.watts();
+        }
+        if (consumption instanceof Consumption.Resistance resistance) {
+            return nominal * nominal / resistance.ohms();
+        }
+        return consumption instanceof Consumption.ConstantCurrent current ? nominal * current.amperes() : 0;
+    }
+
+    /** The knobs of a plan's live bench, by name, and where they rest. */
+    public static Map<String, Double> knobs(Plan plan) {
+        return Map.copyOf(new LiveBench(plan).resting);
+    }
+
+    /**
+     * Plays a script on a plan, as its devices hold it.
+     *
+     * @param untilSeconds how long (s), 0 to a week
+     * @param shownSeconds how much of the time before that is shown as a trace (s), 10 to a week
+     * @throws InvalidQuantity when a turn names no knob of the plan, or sets charge or clock later than at the start
+     */
+    public static BenchState play(Plan plan, BenchScript script, double untilSeconds, double shownSeconds) {
+        Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
+        Bounds.within("shownSeconds", shownSeconds, "s", 10, BenchScript.MOST_SECONDS);
+        LiveBench bench = new LiveBench(plan);
+        for (Turn turn : script.turns()) {
+            bench.take(turn);
+        }
+        return bench.state(Math.max(1, untilSeconds), shownSeconds);
+    }
+
+    private void take(Turn turn) {
+        if (!resting.containsKey(turn.knob())) {
+            throw new InvalidQuantity("turns.knob", "\"" + turn.knob() + "\" is not one of " + resting.keySet());
+        }
+        boolean atStart = turn.knob().equals(CHARGE) || turn.knob().equals(HOUR);
+        if (atStart && (turn.seconds() > 0 || turn.overSeconds() > 0)) {
+            throw new InvalidQuantity(
+                    "turns." + turn.knob(), "can only be set at the start of a live bench, at 0 s and at once");
+        }
+        if (turn.knob().startsWith(LOAD)) {
+            Bounds.within("turns." + turn.knob(), turn.value(), "W", 0, 100_000);
+        }
+        turned.computeIfAbsent(turn.knob(), knob -> new ArrayList<>()).add(turn);
+    }
+
+    /** What a knob is at, in time: pairs of an instant (s) and a value, the first at 0. */
+    private List<double[]> steps(String knob) {
+        List<double[]> steps = new ArrayList<>();
+        steps.add(new double[] {0, resting.get(knob)});
+        for (Turn turn : turned.getOrDefault(knob, List.of())) {
+            // A knob that is turned again is taken from wherever it was on its way to.
+            steps.removeIf(step -> step[0] >= turn.seconds() && step[0] > 0);
+            double from = steps.get(steps.size() - 1)[1];
+            int stairs = turn.overSeconds() == 0 ? 1 : STAIRS;
+            for (int i = 1; i <= stairs; i++) {
+                double at = turn.seconds() + turn.overSeconds() * (i - (stairs == 1 ? 1 : 0)) / stairs;
+                double value = from + (turn.value() - from) * i / stairs;
+                if (at == 0) {
+                    steps.get(0)[1] = value;
+                } else {
+                    steps.add(new double[] {at, value});
+                }
+            }
+        }
+        return steps;
+    }
+
+    private double at(String knob, double seconds) {
+        double value = 0;
+        for (double[] step : steps(knob)) {
+            value = step[0] <= seconds ? step[1] : value;
+        }
+        return value;
+    }
+
+    private BenchState state(double until, double shown) {
+        Window window = new Window(Math.max(0, until - shown), Math.max(until, 1), 300);
+        RunResult result = Simulation.run(scenario(until), window);
+        double horizon = Math.min(BenchScript.MOST_SECONDS, until + AHEAD_SECONDS);
+        Optional<Double> next = Simulation.run(scenario(horizon + 1), new Window(0, 1, 1)).events().stream()
+                .map(Event::seconds)
+                .filter(seconds -> seconds > until)
+                .findFirst();
+        Map<String, Double> knobs = new LinkedHashMap<>();
+        resting.keySet().forEach(knob -> knobs.put(knob, at(knob, until)));
+        return new BenchState(
+                until,
+                result.outputs().stream()
+                        .map(one -> new BenchState.AtBench(
+                                one.output(),
+                                isClosed(one, until),
+                                one.chattered(),
+                                one.countdowns(),
+                                whyNot(one, isClosed(one, until), result)))
+                        .toList(),
+                result.events(),
+                knobs,
+                next,
+                Optional.of(new BenchState.Live(
+                        result.endBatteryVolts(),
+                        result.endBatteryAmperes(),
+                        result.endStateOfCharge(),
+                        result.trace().rounded())));
+    }
+
+    private static boolean isClosed(OutputFigures output, double until) {
+        return output.startsClosed() ^ output.movedBefore(until) % 2 == 1;
+    }
+
+    private String whyNot(OutputFigures figures, boolean closed, RunResult result) {
+        Output output = plan.program().outputs().stream()
+                .filter(one -> one.id().equals(figures.output()))
+                .findFirst()
+                .orElseThrow();
+        double[] bus = result.trace().lowBusVolts();
+        double reported = result.battery().reportedAtEnd();
+        double charge = Double.isNaN(reported) ? result.endStateOfCharge() : reported;
+        return BenchReason.of(output, closed, (rule, level) -> {
+            if (level.role().percent()) {
+                return charge;
+            }
+            boolean atBattery = level.sensePoint()
+                    .map(plan.site()::sensePoint)
+                    .filter(point -> point.place() == SensePoint.Place.BATTERY_TERMINALS)
+                    .isPresent();
+            return atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
+        });
+    }
+
+    private Scenario scenario(double seconds) {
+        int minutes = (int) Math.ceil(seconds / 60) + 1;
+        ZoneId zone = plan.site().location().zone();
+        Instant start = DAY.atStartOfDay(zone).toInstant().plusMillis(Math.round(at(HOUR, 0) * 3_600_000));
+        Map<String, Profile> profiles = new HashMap<>();
+        List<Load> loads = new ArrayList<>();
+        for (Load load : plan.site().loads()) {
+            String id = "bench-" + load.id();
+            profiles.put(id, profile(steps(knob(LOAD, load.id()))));
+            boolean itsOwn = !turned.containsKey(knob(LOAD, load.id())) && ownWatts(load) > 0;
+            // Untouched, a resistance stays one; a knob makes it a power.
+            loads.add(itsOwn ? load : Fields.with(load, "consumption", new Consumption.ImportedProfile(id)));
+        }
+        plan.site().dcSources().forEach(source -> profiles.put(source.profile(), profile(List.of(new double[2]))));
+        Plan live = Fields.withAt(plan, "site/loads", List.copyOf(loads));
+        live = Fields.withAt(live, "site/battery/startStateOfCharge", at(CHARGE, 0));
+        return new Scenario(live, start, seconds, weather(start, minutes), profiles, 1, silences(), requested());
+    }
+
+    private static Profile profile(List<double[]> steps) {
+        return new Profile(
+                Optional.empty(),
+                steps.stream().mapToDouble(step -> step[0]).toArray(),
+                steps.stream().mapToDouble(step -> step[1]).toArray(),
+                PERIOD_SECONDS);
+    }
+
+    /** Light from the whole sky as the knob says, whatever the hour; the sun's height as it is. */
+    private Weather weather(Instant start, int minutes) {
+        Weather sky = WeatherGenerator.generate(plan.site().location(), start, minutes, DayType.DULL, START_CELSIUS, 1);
+        double[] light = new double[minutes];
+        double[] air = new double[minutes];
+        for (int i = 0; i < minutes; i++) {
+            light[i] = at(SUN, 60.0 * i);
+            air[i] = at(AIR, 60.0 * i);
+        }
+        return new Weather(
+                new double[minutes], light, air, sky.sunAltitudeDegrees(), sky.east(), sky.north(), sky.up());
+    }
+
+    private List<TalkLoss> silences() {
+        return turned.containsKey(TALKS)
+                ? spans(TALKS, 0.5, false).stream()
+                        .map(span -> new TalkLoss(span[0], span[1]))
+                        .toList()
+                : List.of();
+    }
+
+    private List<Request> requested() {
+        List<Request> made = new ArrayList<>();
+        for (String request : requests()) {
+            spans(knob(REQUEST, request), 0.5, true).forEach(span -> made.add(new Request(request, span[0], span[1])));
+        }
+        return made;
+    }
+
+    /** Spans in which a knob stands above a level, or below it. */
+    private List<double[]> spans(String knob, double level, boolean above) {
+        List<double[]> spans = new ArrayList<>();
+        double since = Double.NaN;
+        for (double[] step : steps(knob)) {
+            boolean in = step[1] >= level == above;
+            if (in && Double.isNaN(since)) {
+                since = step[0];
+            } else if (!in && !Double.isNaN(since)) {
+                spans.add(new double[] {since, step[0]});
+                since = Double.NaN;
+            }
+        }
+        if (!Double.isNaN(since)) {
+            spans.add(new double[] {since, PERIOD_SECONDS});
+        }
+        return spans;
+    }
+}

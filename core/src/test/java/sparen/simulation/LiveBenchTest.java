@@ -1,0 +1,104 @@
+package sparen.simulation;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.util.Arrays;
+import java.util.List;
+import org.testng.annotations.Test;
+import sparen.program.Lockout;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.VoltageDisconnect;
+import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
+import sparen.simulation.BenchScript.Turn;
+import sparen.site.BatteryTable;
+import sparen.site.Consumption;
+
+/** The bench with a battery behind it: what is said of sag and rebound is Ohm's law and one exponential. */
+public class LiveBenchTest {
+    private static final double OHMS = 0.05;
+    private static final BatteryTable TABLE =
+            Sites.Circuit.table(List.of(0.0, 1.0), List.of(24.0, 26.0), OHMS, 0.03, 2000);
+
+    private static Plan plan(double lvd, double lvr, double delay) {
+        return new Sites.Circuit(TABLE, 200, 0.5)
+                .load(
+                        "pump",
+                        new Consumption.ImportedProfile("none"),
+                        new VoltageDisconnect("point", lvd, delay, lvr, delay))
+                .plan();
+    }
+
+    private static BenchState play(Plan plan, double until, Turn... turns) {
+        return LiveBench.play(plan, new BenchScript(List.of(turns)), until, 600);
+    }
+
+    /** At 25 V, R0 = 50 mΩ: a load of P sags to V with V² − 25 V + R P = 0 in the first instant, and rebounds when it is taken off. */
+    @Test
+    public void aLoadSagsTheBatteryAndOffItRebounds() {
+        Plan plan = plan(10, 11, 5);
+        BenchState rest = play(plan, 60);
+        assertEquals(rest.live().orElseThrow().batteryVolts(), 25, 1e-3);
+        BenchState loaded = play(plan, 60.01, new Turn(60, "load_watts_pump", 500, 0));
+        double sagged = (25 + Math.sqrt(25 * 25 - 4 * OHMS * 500)) / 2;
+        assertEquals(loaded.live().orElseThrow().batteryVolts(), sagged, 2e-3);
+        assertEquals(loaded.live().orElseThrow().batteryAmperes(), -500 / sagged, 0.02);
+        BenchState off =
+                play(plan, 600, new Turn(60, "load_watts_pump", 500, 0), new Turn(300, "load_watts_pump", 0, 0));
+        double[] low = off.live().orElseThrow().trace().lowBatteryVolts();
+        assertTrue(Arrays.stream(low).min().orElseThrow() < sagged, "it sags on with its time constant");
+        assertTrue(off.live().orElseThrow().batteryVolts() > 24.9, "and comes back");
+    }
+
+    /** With the reconnect inside the sag it chatters; a lockout ends that; a hysteresis wider than the sag never lets it begin. */
+    @Test
+    public void chatterIsSeenAndALockoutEndsIt() {
+        Turn on = new Turn(10, "load_watts_pump", 500, 0);
+        BenchState chatters = play(plan(24.5, 24.8, 2), 120, on);
+        assertTrue(chatters.events().size() > 10, "only " + chatters.events().size());
+        Plan locked = plan(24.5, 24.8, 2);
+        Output output = locked.program().outputs().get(0);
+        Lockout lockout = new Lockout(3, 900, 1, 0, Lockout.Release.TIME, 3600);
+        locked = Fields.withAt(locked, "program/outputs/pump", output.withLockout(lockout));
+        BenchState held = play(locked, 120, on);
+        assertEquals(
+                held.events().stream()
+                        .filter(event -> event.kind() == Event.Kind.OPENED)
+                        .count(),
+                3);
+        assertTrue(!held.outputs().get(0).closed());
+        assertTrue(!held.outputs().get(0).countdowns().isEmpty(), "its lockout counts down");
+        BenchState wide = play(plan(24.5, 25.6, 2), 120, on);
+        assertEquals(wide.events().size(), 1, wide.events().toString());
+        assertTrue(
+                wide.outputs().get(0).whyNot().contains("waits for LVR 25.6 V"),
+                wide.outputs().toString());
+    }
+
+    /** What it says comes next is what happens when one waits for it. */
+    @Test
+    public void whatComesNextHappensThen() {
+        Turn on = new Turn(10, "load_watts_pump", 500, 0);
+        double next = play(plan(24.0, 25.6, 2), 11, on).nextSeconds().orElseThrow();
+        assertTrue(play(plan(24.0, 25.6, 2), next - 0.01, on).events().isEmpty());
+        assertEquals(play(plan(24.0, 25.6, 2), next + 0.01, on).events().size(), 1);
+    }
+
+    @Test
+    public void refusesKnobsThatAreNotThereAndAClockSetLater() {
+        Plan plan = plan(10, 11, 5);
+        expectThrows(InvalidQuantity.class, () -> play(plan, 60, new Turn(0, "battery_volts", 25, 0)));
+        expectThrows(InvalidQuantity.class, () -> play(plan, 60, new Turn(5, "local_hour", 6, 0)));
+        expectThrows(InvalidQuantity.class, () -> play(plan, 60, new Turn(5, "load_watts_pump", -1, 0)));
+        assertEquals(
+                play(plan, 60, new Turn(0, "state_of_charge", 0.25, 0))
+                        .live()
+                        .orElseThrow()
+                        .batteryVolts(),
+                24.5,
+                1e-3);
+    }
+}
