@@ -16,6 +16,7 @@
   import PutBack from './PutBack.svelte';
   import Scripts from './Scripts.svelte';
   import Strip from './Strip.svelte';
+  import TestLevel from './TestLevel.svelte';
   import Walk from './Walk.svelte';
 
   let { params }: { params: { site: string } } = $props();
@@ -27,7 +28,10 @@
   const knobs = $derived(sortedKnobs(Object.keys(stands?.knobs ?? {})));
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
-  let slowKnob = $state('battery_volts');
+  let wanted = $state('battery_volts');
+  const slowKnob = $derived(
+    stands && !(wanted in stands.knobs) ? (Object.keys(stands.knobs)[0] ?? '') : wanted,
+  );
   let slowTo = $state('');
   let slowOver = $state('2 min');
   let slowTrouble = $state('');
@@ -73,7 +77,7 @@
   }
 </script>
 
-<Frame title={plan ? `Bench: ${plan.site.name}` : 'Bench'} site={params.site} place="bench">
+<Frame title={plan?.site.name ?? 'Bench'} site={params.site} place="bench">
   {#snippet header()}
     <div class="ml-auto flex flex-wrap items-center gap-2" data-took={Math.round(bench.took)}>
       <p class="number mr-2 text-lg font-bold" role="timer" aria-label="Time at the bench">
@@ -143,7 +147,12 @@
           aria-label="Slow turn"
         >
           <h3>Slow turn</h3>
-          <select class="{FIELD} w-full min-w-0" aria-label="Knob to turn slowly" bind:value={slowKnob}>
+          <select
+            class="{FIELD} w-full min-w-0"
+            aria-label="Knob to turn slowly"
+            value={slowKnob}
+            onchange={(event) => (wanted = event.currentTarget.value)}
+          >
             {#each Object.keys(stands.knobs) as knob (knob)}<option value={knob}
                 >{knobName(knob, names)}</option
               >{/each}
@@ -172,6 +181,7 @@
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
         <h2 id="contacts">Contacts</h2>
         <Contacts outputs={stands.outputs} {plan} {...session.mayChange ? { force } : {}} />
+        {#if session.mayChange}<TestLevel {editor} />{/if}
       </section>
       <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="printed">
         <h2 id="printed">What happened</h2>

@@ -1,49 +1,21 @@
 <script lang="ts">
   import type { Output, TemporaryValue } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
-  import { typed, written } from '../lib/sentence/quantity';
+  import { written } from '../lib/sentence/quantity';
   import type { PlanEditor } from '../plan/planEditor.svelte';
-  import { atPlace, placeOf, withPlace } from '../plan/planPath';
+  import { placeOf, withPlace } from '../plan/planPath';
 
   /** What is forced or set to a temporary value for a test, shown until it is put back. */
   let { editor, force }: { editor: PlanEditor; force: (index: number, to: Output['testForce']) => void } =
     $props();
 
   const plan = $derived(editor.plan);
-  const pegs = $derived(editor.reading?.gauge.pegs ?? []);
   const temporary = $derived(plan?.program.temporary ?? []);
   const forced = $derived(
     (plan?.program.outputs ?? [])
       .map((output, index) => ({ output, index }))
       .filter(({ output }) => output.testForce !== 'NONE'),
   );
-  let level = $state('');
-  let to = $state('');
-  let trouble = $state('');
-  const chosen = $derived(pegs.find((peg) => peg.path === level));
-
-  function set(event: SubmitEvent) {
-    event.preventDefault();
-    const unit = chosen?.unit ?? 'V';
-    const value = typed(to, unit);
-    if (!plan || !chosen || value === undefined) {
-      trouble = `“${to}” is not a number in ${unit}`;
-      return;
-    }
-    trouble = '';
-    const name = `${chosen.name} ${chosen.term}`;
-    const path = placeOf(plan, chosen.path);
-    if (!path) return;
-    const before = Number(atPlace(plan, path));
-    const kept: TemporaryValue[] = temporary.some((one) => one.path === chosen.path)
-      ? temporary
-      : [...temporary, { path: chosen.path, name, normalValue: before, unit }];
-    const changed = withPlace(withPlace(plan, path, value), ['program', 'temporary'], kept);
-    editor.set([], changed, () => `${name} for a test`);
-    to = '';
-  }
-
   function putBack(one: TemporaryValue) {
     const path = plan && placeOf(plan, one.path);
     if (!plan || !path) return;
@@ -80,17 +52,3 @@
     </ul>
   </div>
 {/if}
-<form class="no-print flex flex-wrap items-end gap-3 px-4 py-3 text-sm md:px-6" onsubmit={set}>
-  <label class="flex min-w-0 flex-col"
-    >for a test, set
-    <select class="{FIELD} max-w-72" bind:value={level} required>
-      <option value="" disabled>a level</option>
-      {#each pegs as peg (peg.path)}
-        <option value={peg.path}>{peg.name}: {peg.term} {written(peg.value, peg.unit)}</option>
-      {/each}
-    </select>
-  </label>
-  <label class="flex flex-col">to<input class="{FIELD} w-28" inputmode="decimal" bind:value={to} /></label>
-  <Action type="submit" disabled={level === '' || to === ''}>Set it for the test</Action>
-  {#if trouble}<p class="text-danger" role="alert">{trouble}</p>{/if}
-</form>

@@ -59,6 +59,7 @@ public record Level(
         public boolean awaitedWhen(boolean closed) {
             boolean opens = disconnects()
                     || this == DISCONNECT_SOC
+                    || this == CLEARS
                     || this == SURPLUS_OFF
                     || this == SURPLUS_OFF_SOC
                     || this == GENERATOR_STOP_SOC;

@@ -19,25 +19,30 @@ final class BenchReason {
      * The reason in words.
      *
      * @param closed its contact now
+     * @param wished whether its wish is for a closed contact now
      * @param reads what is read now where a level of a rule is read (V, or a fraction)
      */
-    static String of(Output output, boolean closed, ToDoubleBiFunction<Rule, Level> reads) {
+    static String of(Output output, boolean closed, boolean wished, ToDoubleBiFunction<Rule, Level> reads) {
         if (output.testForce() != TestForce.NONE) {
             return "a test force holds it";
         }
         List<String> waits = new ArrayList<>();
-        Stream<Rule> acting = Stream.concat(
-                output.wish() == Wish.AUTOMATIC ? output.automatic().stream() : Stream.empty(),
-                output.protection().stream());
+        // What is open though it is wished waits for its protection, what is not wished for its own rule; what is
+        // closed for either.
+        Stream<Rule> automatic =
+                output.wish() == Wish.AUTOMATIC && (closed || !wished) ? output.automatic().stream() : Stream.empty();
+        Stream<Rule> protection = closed || wished ? output.protection().stream() : Stream.empty();
+        Stream<Rule> acting = Stream.concat(automatic, protection);
         acting.forEach(rule -> rule.levels().stream()
                 .filter(level -> level.value() > 0 && level.role().awaitedWhen(closed))
                 .forEach(level -> waits.add(distance(level, reads.applyAsDouble(rule, level)))));
         if (!waits.isEmpty()) {
             return String.join("; ", waits);
         }
-        return output.wish() == Wish.AUTOMATIC
-                ? "its rule does not ask for it now"
-                : "its wish is " + (output.wish() == Wish.ON ? "on" : "off");
+        if (output.wish() == Wish.AUTOMATIC) {
+            return "its rule asks for it to be " + (wished ? "closed" : "open") + " now";
+        }
+        return "its wish is " + (output.wish() == Wish.ON ? "on" : "off");
     }
 
     private static String distance(Level level, double read) {

@@ -203,7 +203,7 @@ public final class LiveBench {
         double[] bus = result.trace().lowBusVolts();
         double reported = result.battery().reportedAtEnd();
         double charge = Double.isNaN(reported) ? result.endStateOfCharge() : reported;
-        return BenchReason.of(output, closed, (rule, level) -> {
+        return BenchReason.of(output, closed, figures.wishedAtEnd(), (rule, level) -> {
             if (level.role().percent()) {
                 return charge;
             }

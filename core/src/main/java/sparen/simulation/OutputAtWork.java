@@ -296,7 +296,8 @@ final class OutputAtWork {
                 withheldSeconds,
                 chattered,
                 changes.toArray(),
-                countdowns(seconds));
+                countdowns(seconds),
+                wished());
     }
 
     static String waits(double seconds) {

@@ -14,6 +14,7 @@ import sparen.logic.Countdown;
  * @param chattered whether it had to be bounded
  * @param changeSeconds when its contact moved (s), oldest first; at most {@value EventLog#MOST_EVENTS}
  * @param countdowns the timers that run when the run ends
+ * @param wishedAtEnd whether its wish is for a closed contact when the run ends
  */
 public record OutputFigures(
         String output,
@@ -23,7 +24,8 @@ public record OutputFigures(
         double withheldSeconds,
         boolean chattered,
         double[] changeSeconds,
-        List<Countdown> countdowns) {
+        List<Countdown> countdowns,
+        boolean wishedAtEnd) {
     /**
      * For how much of each span of a window its contact was closed (fraction); NaN beyond the run.
      *

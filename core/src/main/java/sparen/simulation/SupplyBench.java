@@ -234,6 +234,7 @@ public final class SupplyBench {
                                 BenchReason.of(
                                         one.output(),
                                         one.isClosed(),
+                                        one.wished(),
                                         (rule, level) ->
                                                 values[around.at(one.output()).signal(rule, level)])))
                         .toList(),
