@@ -29,8 +29,11 @@
     untrack(() => void load(true));
   });
 
+  // Only the newest question counts.
+  let turn = 0;
   async function load(anew: boolean) {
     if (!id) return;
+    const asked = ++turn;
     const answer = await outcome(
       api.GET('/api/season/{siteId}/runs/{id}/events', {
         params: {
@@ -39,6 +42,7 @@
         },
       }),
     );
+    if (asked !== turn) return;
     problem = answer.problem;
     if (!answer.data) return;
     events = anew ? answer.data.events : [...events, ...answer.data.events];

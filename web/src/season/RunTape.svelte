@@ -38,10 +38,11 @@
   const start = $derived(Date.parse(run.start));
 
   $effect(() => {
-    const { from, to } = spans.shown;
+    // What is chosen may belong to a longer run that is still going on.
+    const { from, to } = spans.chosen ?? { from: 0, to: run.durationSeconds };
     const buckets = width - 80;
     const of = id;
-    if (buckets > 0) {
+    if (buckets > 0 && from < run.durationSeconds) {
       untrack(() => {
         void looked.look(of, from, to, buckets);
         void second?.look(of, from, to, buckets);
@@ -63,6 +64,7 @@
       tabindex="0"
       aria-label="Tape of the simulated run; arrow keys move, plus and minus zoom, 0 shows the whole run"
       data-took={Math.round(looked.took)}
+      data-run={looked.of}
       data-from={from}
       data-to={to}
       onkeydown={zoomKeys(spans)}

@@ -13,6 +13,8 @@ export type Side = 'before' | 'after';
 /** A window of a run that is over, and its events. */
 export class Looked {
   view = $state.raw<RunView>();
+  /** Of which work the view is. */
+  of = $state('');
   marks = $state.raw<NumberedEvent[]>([]);
   /** How many events the window has. */
   total = $state(0);
@@ -52,7 +54,10 @@ export class Looked {
         ),
       ]);
       this.problem = view.problem ?? events.problem;
-      if (view.data) this.view = view.data;
+      if (view.data) {
+        this.view = view.data;
+        this.of = id;
+      }
       if (events.data) {
         this.marks = events.data.events;
         this.total = events.data.total;

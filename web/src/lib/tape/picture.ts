@@ -195,7 +195,8 @@ export async function savePicture(svg: string, name: string, asPixels: boolean) 
   let address = source;
   if (asPixels) {
     const image = new Image();
-    image.src = source;
+    // As data: the page's policy allows no other pictures.
+    image.src = `data:image/svg+xml;charset=utf-8,${encodeURIComponent(svg)}`;
     await image.decode();
     const canvas = document.createElement('canvas');
     canvas.width = image.width * 2;

@@ -120,7 +120,7 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.locator("#tape")).containsText("7 d shown");
         page.keyboard().press("0");
         assertThat(page.locator("#tape")).containsText("14 d shown");
-        page.getByLabel("days").selectOption("30");
+        page.getByLabel("days", new Page.GetByLabelOptions().setExact(true)).selectOption("30");
         assertThat(page.locator("#tape")).containsText("30 d shown");
     }
 

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -40,7 +41,7 @@ public class BenchJourneyTest extends BrowserTest {
         Page page = at("/site/hallgrund/bench", "odd");
         Locator transmitter = contact(page, "Transmitter load disconnect");
         assertThat(transmitter).containsText("closed");
-        turn(page, "bus volts", "11,5");
+        turn(page, "bus voltage", "11,5");
         assertThat(transmitter).containsText("30 s");
         button(page, "To the next switching").click();
         assertThat(transmitter).containsText("open");
@@ -49,14 +50,14 @@ public class BenchJourneyTest extends BrowserTest {
         assertAccessible(page);
         double best = 1000;
         for (int i = 0; i < 8; i++) {
-            turn(page, "bus volts", "12," + i);
+            turn(page, "bus voltage", "12," + i);
             page.waitForTimeout(120);
             best = Math.min(best, Double.parseDouble(page.locator("[data-took]").getAttribute("data-took")));
         }
         // 50 ms are wanted and met on an idle machine; the machine of a check may be busy with other things.
         assertTrue(best < 150, "a turn took " + best + " ms at best");
-        Download script =
-                page.waitForDownload(() -> page.getByText("Keep this script").click());
+        Download script = page.waitForDownload(
+                () -> page.getByText("Keep this script as a file").click());
         button(page, "Start again").click();
         assertThat(transmitter).containsText("closed");
         assertThat(page.getByText("Nothing has switched yet")).isVisible();
@@ -69,7 +70,7 @@ public class BenchJourneyTest extends BrowserTest {
     public void letsTimeGoOn() {
         Page page = at("/site/hallgrund/bench", "liv");
         assertThat(contact(page, "Marker light output")).containsText("open");
-        turn(page, "sun altitude degrees", "-8");
+        turn(page, "height of the sun", "-8");
         page.getByLabel("How fast").selectOption("600");
         button(page, "Run").click();
         assertThat(contact(page, "Marker light output")).containsText("closed");
@@ -83,7 +84,7 @@ public class BenchJourneyTest extends BrowserTest {
         button(page, "Turn").last().click();
         button(page, "To the next switching").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened")))
-                .containsText("opened");
+                .containsText("opens");
     }
 
     @DataProvider
@@ -102,5 +103,146 @@ public class BenchJourneyTest extends BrowserTest {
         int overflow =
                 (Integer) page.evaluate("document.documentElement.scrollWidth - document.documentElement.clientWidth");
         assertTrue(overflow == 0, "sideways overflow of " + overflow + " px on a phone");
+    }
+
+    /** Changes the plan of a site as somebody who is signed in, unsaved: a draft that the bench takes. */
+    private static void draft(Page page, String site, String change) {
+        page.evaluate(
+                """
+                async () => {
+                  const token = () => decodeURIComponent(document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN=')).slice(11));
+                  const latest = await (await fetch('/api/sites/SITE/revisions/latest')).json();
+                  const plan = latest.plan;
+                  CHANGE
+                  const answer = await fetch('/api/sites/SITE/drafts', {
+                    method: 'PUT',
+                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
+                    body: JSON.stringify({ parent: latest.revision.number, plan }),
+                  });
+                  if (!answer.ok) throw new Error(await answer.text());
+                }
+                """
+                        .replace("SITE", site)
+                        .replace("CHANGE", change));
+    }
+
+    /** With its battery behind it, a load too heavy for its hysteresis chatters; a lockout ends that and says how long it waits. */
+    @Test
+    public void aHeavyLoadChattersUntilALockoutHoldsIt() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        String narrow =
+                "const t = plan.program.outputs[0].protection; t.lvdVolts = 12.68; t.lvrVolts = 12.7; t.lvdDelaySeconds = 2; t.lvrDelaySeconds = 2;";
+        draft(page, "hallgrund", narrow);
+        page.navigate(address() + "/#/site/hallgrund/bench");
+        page.getByLabel("What answers").selectOption("live");
+        Locator transmitter = contact(page, "Transmitter load disconnect");
+        turn(page, "load Transmitter", "150");
+        Locator now = page.getByLabel("Battery now");
+        assertThat(now).containsText("−1");
+        Locator happened = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened"));
+        Locator opens = happened.getByText("Transmitter load disconnect opens");
+        for (int i = 0; i < 12 && opens.count() < 3; i++) {
+            button(page, "To the next switching").click();
+            page.waitForTimeout(300);
+        }
+        assertThat(opens).hasCount(3);
+        assertThat(happened.getByText("Transmitter load disconnect closes")).hasCount(2);
+        assertAccessible(page);
+        draft(
+                page,
+                "hallgrund",
+                narrow
+                        + "plan.program.outputs[0].lockout = { trips: 2, withinSeconds: 900, growthFactor: 1, firstWaitSeconds: 0, release: 'TIME', waitSeconds: 3600 };");
+        page.reload();
+        page.getByLabel("What answers").selectOption("live");
+        turn(page, "load Transmitter", "150");
+        page.getByLabel("How fast").selectOption("60");
+        button(page, "Run").click();
+        assertThat(transmitter).containsText("lockout");
+        button(page, "Pause").click();
+        assertThat(happened.getByText("opens", new Locator.GetByTextOptions().setExact(false))
+                        .first())
+                .isVisible();
+        assertThat(transmitter).containsText("open");
+    }
+
+    /** Dusk is faked by covering the array: its voltage falls, the delay runs, the light comes on. */
+    @Test
+    public void coversTheArrayForDusk() {
+        Page page = window(1280, 800);
+        signIn(page, "liv");
+        draft(
+                page,
+                "kvarno",
+                "plan.program.outputs[2].automatic = { kind: 'duskByArrayVoltage', controller: plan.site.controllers[0].id, duskVolts: 8, duskDelaySeconds: 60, dawnVolts: 10, dawnDelaySeconds: 60 };");
+        page.navigate(address() + "/#/site/kvarno/bench");
+        Locator light = contact(page, "Lamps output");
+        Locator array = page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^array voltage")));
+        array.focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("20");
+        page.keyboard().press("Enter");
+        page.getByLabel("How fast").selectOption("60");
+        button(page, "Run").click();
+        assertThat(light).containsText("open");
+        array.focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("3");
+        page.keyboard().press("Enter");
+        assertThat(light).containsText("closed");
+        button(page, "Pause").click();
+    }
+
+    /** A force and a changed level are shown loudly until they are put back; a script is kept, found and played on another revision. */
+    @Test
+    public void whatATestChangesIsPutBackAndItsScriptIsKept() {
+        Page page = at("/site/hallgrund/bench", "liv");
+        page.getByLabel("Test force of Transmitter load disconnect").selectOption("OPEN");
+        Locator alert = page.getByRole(AriaRole.ALERT);
+        assertThat(alert).containsText("Transmitter load disconnect is forced open");
+        assertThat(contact(page, "Transmitter load disconnect")).containsText("a test force holds it");
+        button(page, "Withdraw").click();
+        assertThat(contact(page, "Transmitter load disconnect")).containsText("closed");
+        page.getByLabel("for a test, set").selectOption("program/outputs/transmitter-disconnect/protection/lvdVolts");
+        page.getByLabel("to", new Page.GetByLabelOptions().setExact(true)).fill("12,6");
+        button(page, "Set it for the test").click();
+        assertThat(alert).containsText("it is to be 11.7 V");
+        turn(page, "bus voltage", "12,5");
+        button(page, "To the next switching").click();
+        assertThat(contact(page, "Transmitter load disconnect")).containsText("open");
+        page.getByLabel("name", new Page.GetByLabelOptions().setExact(true)).fill("raised cut-off");
+        button(page, "Keep it here").click();
+        page.getByLabel("the same on").selectOption("1");
+        button(page, "Show what differs").click();
+        assertThat(page.getByRole(AriaRole.ROW)
+                        .filter(new Locator.FilterOptions().setHasText("Transmitter load disconnect opens")))
+                .containsText("never");
+        button(page, "Put back").click();
+        assertThat(alert).hasCount(0);
+        button(page, "Start again").click();
+        button(page, "Play raised cut-off").click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Steps")))
+                .containsText("bus voltage to 12.50 V");
+        button(page, "Remove").click();
+    }
+
+    /** A level is sneaked up on: just before it the contact stays, then it moves after its delay. */
+    @Test
+    public void sneaksUpOnALevel() {
+        Page page = at("/site/hallgrund/bench", "odd");
+        button(page, "Walk every level").click();
+        button(page, "Sneak up on LVD of Transmitter load disconnect").click();
+        // Whatever has a higher level goes first.
+        Locator printed = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened"));
+        for (int i = 0;
+                i < 6 && printed.getByText("Transmitter load disconnect opens").count() == 0;
+                i++) {
+            button(page, "To the next switching").click();
+            page.waitForTimeout(300);
+        }
+        assertThat(contact(page, "Transmitter load disconnect")).containsText("open");
+        assertThat(page.getByRole(AriaRole.TIMER)).containsText("1 min");
     }
 }

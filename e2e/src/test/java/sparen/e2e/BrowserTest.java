@@ -82,6 +82,12 @@ abstract class BrowserTest {
         }
     }
 
+    /** Kills the application as kill -9 does and starts it again on the same database. */
+    void restartApplication() {
+        application.kill();
+        application.start();
+    }
+
     String address() {
         return application.address();
     }

@@ -6,14 +6,10 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.Test;
-import tools.jackson.databind.json.JsonMapper;
-import tools.jackson.databind.node.ArrayNode;
-import tools.jackson.databind.node.ObjectNode;
 
 /** Devices that carry a program, one change for many sites, what the list tells, and a site with twenty outputs. */
 public class DevicesAndManyTest extends BrowserTest {
@@ -85,22 +81,7 @@ public class DevicesAndManyTest extends BrowserTest {
     /** Twenty outputs: an edit is on screen in 50 ms, its findings in 200 ms, its preview in 500 ms (the best but one of seven). */
     @Test
     public void staysQuickWithTwentyOutputs() throws Exception {
-        JsonMapper json = JsonMapper.builder().build();
-        ObjectNode document = (ObjectNode) json.readTree(Files.readString(Path.of("../demo/hallgrund.json")));
-        ObjectNode site = (ObjectNode) document.at("/plan/site");
-        site.put("name", "Twenty outputs");
-        ArrayNode loads = (ArrayNode) site.get("loads");
-        ArrayNode outputs = (ArrayNode) document.at("/plan/program/outputs");
-        for (int i = outputs.size(); i < 20; i++) {
-            ObjectNode load = loads.get(1).deepCopy().asObject();
-            loads.add(load.put("id", "lamp-" + i).put("name", "Lamp " + i));
-            ObjectNode output = outputs.get(1).deepCopy().asObject();
-            output.put("id", "output-" + i).put("name", "Output " + i);
-            output.putArray("loads").add("lamp-" + i);
-            outputs.add(output);
-        }
-        Path file = Path.of("target/twenty.json");
-        Files.writeString(file, document.toString());
+        Path file = TwentyOutputs.document();
         Page page = at("/new", "liv");
         page.locator("input[type=file]").setInputFiles(file);
         assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(20);

@@ -253,15 +253,20 @@ public class PlanJourneyTest extends BrowserTest {
     @Test
     public void zoomsToASwitchingAndReadsItsReason() {
         Page page = at(SEASON, "odd");
-        Locator event = button(page, "Transmitter load disconnect opens");
+        Locator event = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened, and why"))
+                .getByRole(AriaRole.BUTTON)
+                .filter(new Locator.FilterOptions().setHasText("Transmitter load disconnect opens"));
         assertThat(event).containsText("controller bus at or below LVD");
         event.click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it came about"))
+                        .first())
+                .containsText("Wh a day");
         assertThat(page.locator("#tape")).containsText("1 min 20 s shown");
-        assertThat(page.locator("#tape canvas")).hasCount(3);
+        assertThat(page.locator("#tape canvas")).hasCount(4);
         button(page, "Whole run").click();
         assertThat(page.locator("#tape")).containsText("14 d shown");
-        assertThat(page.locator("#ledger + table")).containsText("Transmitter");
-        page.getByLabel("weather").selectOption("CLEAR");
+        assertThat(page.locator("#ledger ~ table")).containsText("Transmitter");
+        page.getByLabel("weather", new Page.GetByLabelOptions().setExact(true)).selectOption("CLEAR");
         assertThat(page.getByText("thrown away: curtailed")
                         .locator("..")
                         .locator("td")
@@ -280,6 +285,9 @@ public class PlanJourneyTest extends BrowserTest {
             {PLAN + "/findings", "Nothing is found wrong"},
             {PLAN + "/revisions", "As found"},
             {SEASON, "Where the energy went"},
+            {SEASON + "/absence", "until I am back on"},
+            {SEASON + "/compare", "from the same day"},
+            {SEASON + "/years", "Run the years"},
             {"/site/skarvholm/plan/system", "What is here"},
             {"/site/skarvholm/season", "generator"},
             {"/site/kvarno/season", "feeder"}
