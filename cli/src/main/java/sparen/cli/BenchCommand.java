@@ -14,6 +14,7 @@ import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.AutoBench;
 import sparen.simulation.BenchScript;
+import sparen.simulation.LiveBench;
 import sparen.simulation.SupplyBench;
 
 /** Plays a script of the bench, or walks every level. */
@@ -36,6 +37,11 @@ final class BenchCommand implements Callable<Integer> {
             description = "how far it is played (default: a minute past its last turn)")
     private Double seconds;
 
+    @Option(
+            names = "--live",
+            description = "with a model of the site's battery behind it, instead of every voltage imposed")
+    private boolean live;
+
     @Spec
     private CommandSpec spec;
 
@@ -43,13 +49,18 @@ final class BenchCommand implements Callable<Integer> {
     public Integer call() throws BadInput {
         Plan plan = input.plan();
         Map<String, Object> told = new LinkedHashMap<>();
-        told.put("simulated", "by a bench supply; no proof of safety");
+        told.put("simulated", "at a bench; no proof of safety");
         if (script == null) {
             told.put("levels", AutoBench.walk(plan));
         } else {
             BenchScript turns = Inputs.script(script);
             try {
-                told.put("bench", SupplyBench.play(plan, turns, seconds == null ? turns.endSeconds() + 60 : seconds));
+                double until = seconds == null ? turns.endSeconds() + 60 : seconds;
+                told.put(
+                        "bench",
+                        live
+                                ? LiveBench.play(plan, turns, until, Math.max(10, until))
+                                : SupplyBench.play(plan, turns, until));
             } catch (InvalidQuantity invalid) {
                 throw new BadInput(script + ": " + invalid.getMessage(), invalid);
             }

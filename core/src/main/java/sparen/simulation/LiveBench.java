@@ -207,11 +207,11 @@ public final class LiveBench {
             if (level.role().percent()) {
                 return charge;
             }
-            boolean atBattery = level.sensePoint()
-                    .map(plan.site()::sensePoint)
-                    .filter(point -> point.place() == SensePoint.Place.BATTERY_TERMINALS)
+            Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
+            boolean atBattery = point.filter(one -> one.place() == SensePoint.Place.BATTERY_TERMINALS)
                     .isPresent();
-            return atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
+            double volts = atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
+            return volts + point.map(SensePoint::offsetVolts).orElse(0.0);
         });
     }
 

@@ -132,7 +132,7 @@ public class BenchJourneyTest extends BrowserTest {
         Page page = window(1280, 800);
         signIn(page, "liv");
         String narrow =
-                "const t = plan.program.outputs[0].protection; t.lvdVolts = 12.68; t.lvrVolts = 12.7; t.lvdDelaySeconds = 2; t.lvrDelaySeconds = 2;";
+                "const t = plan.program.outputs[0].protection; t.lvdVolts = 12.62; t.lvrVolts = 12.66; t.lvdDelaySeconds = 2; t.lvrDelaySeconds = 2;";
         draft(page, "hallgrund", narrow);
         page.navigate(address() + "/#/site/hallgrund/bench");
         page.getByLabel("What answers").selectOption("live");

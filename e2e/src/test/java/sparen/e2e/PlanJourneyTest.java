@@ -289,7 +289,7 @@ public class PlanJourneyTest extends BrowserTest {
             {SEASON + "/compare", "from the same day"},
             {SEASON + "/years", "Run the years"},
             {"/site/skarvholm/plan/system", "What is here"},
-            {"/site/skarvholm/season", "generator"},
+            {"/site/skarvholm/season", "AC source, W"},
             {"/site/kvarno/season", "feeder"}
         };
     }
