@@ -28,10 +28,13 @@
   const knobs = $derived(sortedKnobs(Object.keys(stands?.knobs ?? {})));
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
+  const START = ['state_of_charge', 'local_hour'];
   let wanted = $state('battery_volts');
-  const slowKnob = $derived(
-    stands && !(wanted in stands.knobs) ? (Object.keys(stands.knobs)[0] ?? '') : wanted,
+  /** What can be turned slowly: at a live bench charge and clock are set at the start. */
+  const slowKnobs = $derived(
+    Object.keys(stands?.knobs ?? {}).filter((knob) => !bench.live || !START.includes(knob)),
   );
+  const slowKnob = $derived(slowKnobs.includes(wanted) ? wanted : (slowKnobs[0] ?? ''));
   let slowTo = $state('');
   let slowOver = $state('2 min');
   let slowTrouble = $state('');
@@ -61,7 +64,6 @@
     if (slowTrouble === '' && to !== undefined && over !== undefined) await bench.turn(slowKnob, to, over);
   }
 
-  const START = ['state_of_charge', 'local_hour'];
   function turn(knob: string, to: number) {
     void (bench.live && START.includes(knob) ? bench.setAtStart(knob, to) : bench.turn(knob, to));
   }
@@ -130,7 +132,7 @@
           />
         {/each}
         {#if knobs.others.length > 0}<details class="mt-3">
-            <summary class="flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
+            <summary class="opens flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
             {#each knobs.others as knob (knob)}
               <Knob
                 {knob}
@@ -153,9 +155,7 @@
             value={slowKnob}
             onchange={(event) => (wanted = event.currentTarget.value)}
           >
-            {#each Object.keys(stands.knobs) as knob (knob)}<option value={knob}
-                >{knobName(knob, names)}</option
-              >{/each}
+            {#each slowKnobs as knob (knob)}<option value={knob}>{knobName(knob, names)}</option>{/each}
           </select>
           <div class="grid grid-cols-2 gap-2">
             <label class="grid min-w-0 gap-1 text-sm text-soft"
@@ -188,7 +188,9 @@
         {#if stands.live}
           <p class="number text-2xl font-bold" aria-label="Battery now">
             {fixed(stands.live.batteryVolts, 2)} V
-            <span class="ml-3 text-lg">{fixed(stands.live.batteryAmperes, 1)} A</span>
+            <span class="ml-3 text-lg"
+              >{fixed(Math.round(stands.live.batteryAmperes * 10) / 10 + 0, 1)} A</span
+            >
             <span class="ml-3 text-lg">{fixed(stands.live.stateOfCharge * 100, 1)} %</span>
           </p>
           <Strip trace={stands.live.trace} events={stands.events} />

@@ -275,7 +275,7 @@ export function knobRange(knob: string, nominalVolts: number): { least: number; 
 /** The knobs that most benches need, first; the others behind them. */
 export function sortedKnobs(knobs: string[]): { first: string[]; others: string[] } {
   const wanted = (knob: string) =>
-    /^(battery_volts|bus_volts|reported_charge_|volts_|array_volts_|battery_celsius|air_celsius|local_hour|sun_|load_watts_|ac_present|bms_talks)/.test(
+    /^(battery_volts|bus_volts|state_of_charge|reported_charge_|volts_|array_volts_|battery_celsius|air_celsius|local_hour|sun_|load_watts_|ac_present|bms_talks)/.test(
       knob,
     );
   return { first: knobs.filter(wanted), others: knobs.filter((knob) => !wanted(knob)) };
