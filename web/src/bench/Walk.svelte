@@ -42,6 +42,7 @@
             <th class="py-1 pr-4 font-normal">level</th>
             <th class="py-1 pr-4 text-right font-normal">expected at</th>
             <th class="py-1 pr-4 font-normal">just before</th>
+            <th class="py-1 pr-4 text-right font-normal">its delay</th>
             <th class="py-1 pr-4 text-right font-normal">moved after</th>
             <th class="py-1 font-normal"></th>
             <th class="no-print py-1 font-normal"></th>
@@ -58,6 +59,9 @@
                   : `${fixed(row.expected, 2)} V`}</td
               >
               <td class="py-1 pr-4">{row.stays ? 'stays' : 'moves'}</td>
+              <td class="number py-1 pr-4 text-right"
+                >{row.delaySeconds === undefined ? '' : duration(row.delaySeconds)}</td
+              >
               <td class="number py-1 pr-4 text-right"
                 >{row.movedAfterSeconds === undefined
                   ? 'never'

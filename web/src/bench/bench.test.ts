@@ -117,3 +117,46 @@ it('tells what a script does otherwise on another plan: later, never, or only th
   ]);
   expect(differences(first, first)).toEqual([]);
 });
+
+it('begins anew when a battery is put behind it, and sets charge and clock at the start', async () => {
+  const one = await bench();
+  await one.turn('bus_volts', 12);
+  await one.forward(30);
+  await one.setLive(true);
+  expect(one.turns).toEqual([]);
+  expect(one.seconds).toBe(0);
+  expect(server.asked.at(-1)).toMatchObject({ live: true, shownSeconds: 600 });
+  await one.forward(20);
+  await one.turn('load_watts_pump', 300);
+  await one.setAtStart('state_of_charge', 0.4);
+  await one.setAtStart('state_of_charge', 0.5);
+  expect(one.turns.map((turn) => [turn.seconds, turn.knob, turn.value])).toEqual([
+    [0, 'state_of_charge', 0.5],
+    [20, 'load_watts_pump', 300],
+  ]);
+  await one.setLive(false);
+  expect(server.asked.at(-1)).not.toHaveProperty('live');
+});
+
+it('plays a kept script as it was kept: with or without a battery, and as far', async () => {
+  const one = await bench();
+  const turns = [{ seconds: 5, knob: 'load_watts_pump', value: 300, overSeconds: 0 }];
+  await one.take(turns, true, 90);
+  expect(one.live).toBe(true);
+  expect(one.seconds).toBe(90);
+  await one.take(turns, false);
+  expect(one.seconds).toBe(5);
+});
+
+it.each([
+  ['load_watts_pump', 'W', 'load Water pump'],
+  ['sun_watts_per_square_metre', 'W/m²', 'sun on the arrays'],
+  ['array_volts_mppt_2', 'V', 'array voltage Second controller'],
+  ['request_cold_start', '', 'request cold start'],
+  ['air_celsius', '°C', 'cabinet temperature'],
+  ['clock_hour_pump', 'h', 'clock of Water pump'],
+])('the knob %s counts in %s and is called %s', async (knob, unit, called) => {
+  const { knobName, knobUnit } = await import('./bench.svelte');
+  expect(knobUnit(knob)).toBe(unit);
+  expect(knobName(knob, { pump: 'Water pump', 'mppt-2': 'Second controller' })).toBe(called);
+});

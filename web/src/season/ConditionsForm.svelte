@@ -19,13 +19,13 @@
   let {
     asked,
     files = [],
-    mostDays = 366,
+    mostDays = 3660,
     compact = false,
     weatherOnly = false,
     moved = () => {},
   }: Props = $props();
 
-  const DAYS = [1, 3, 7, 14, 30, 90, 180, 365];
+  const DAYS = [1, 3, 7, 14, 30, 90, 180, 365, 1826, 3652];
   const days = $derived(
     [...new Set([...DAYS, asked.days])].sort((a, b) => a - b).filter((one) => one <= mostDays),
   );
@@ -73,7 +73,9 @@
           moved();
         }}
       >
-        {#each days as one (one)}<option value={one}>{one}</option>{/each}
+        {#each days as one (one)}<option value={one}
+            >{one >= 1000 ? `${Math.round(one / 365)} years` : one}</option
+          >{/each}
       </select>
     </label>
   {/if}

@@ -46,38 +46,17 @@
       api.GET('/api/sites/{siteId}/weather-files', { params: { path: { siteId: season.site } } }),
     );
     files = answer.data ?? [];
-    await season.work.resume();
+    await season.resume(() => (ready = true));
     ready = true;
   });
 
-  // Whatever is asked for is run again, a moment after the last change.
+  // Whatever is asked for is run, a moment after the last change.
   $effect(() => {
-    const inputs = asked.inputs(plan);
-    if (!ready) return;
-    const soon = setTimeout(() => {
-      const now = JSON.stringify(inputs);
-      if (now === asDone()) return;
-      untrack(() => void season.run(plan));
-    }, WAIT);
+    const begun = season.isBegun(plan);
+    if (!ready || begun) return;
+    const soon = setTimeout(() => untrack(() => void season.run(plan)), WAIT);
     return () => clearTimeout(soon);
   });
-
-  /** What the last run was made from, to know whether another is wanted. */
-  let last = '';
-  function asDone(): string {
-    const before = last;
-    last = JSON.stringify(asked.inputs(plan));
-    return season.work.now && before === '' && sameAsDone() ? last : before;
-  }
-  function sameAsDone(): boolean {
-    const request = season.work.now?.request;
-    return (
-      request !== undefined &&
-      request.from === asked.from &&
-      request.days === asked.days &&
-      request.seed === asked.seed
-    );
-  }
 </script>
 
 <div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-4 pt-3 md:px-6">

@@ -72,4 +72,19 @@ export class Conditions {
         : {}),
     };
   }
+
+  /** Asks for what a run was made from. */
+  take({ from, days, weather, seed, circumstances }: RunInputs) {
+    this.from = from;
+    this.days = days;
+    this.seed = seed;
+    this.weather = weather.file ?? weather.days ?? 'PLACE';
+    this.meanCelsius = weather.meanCelsius ?? this.meanCelsius;
+    this.climate = weather.place?.climate;
+    this.capacityPercent = Math.round((circumstances?.ageing?.capacityFraction ?? 1) * 100);
+    this.resistance = circumstances?.ageing?.resistanceFactor ?? 1;
+    this.loadPercent = Math.round((circumstances?.loadFactor ?? 1) * 100);
+    const start = circumstances?.startStateOfCharge;
+    this.startPercent = start === undefined ? undefined : Math.round(start * 100);
+  }
 }

@@ -1,5 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
-import type { Linked, NumberedEvent, Plan, RunView } from '../lib/api/api';
+import type { Linked, NumberedEvent, Plan, RunInputs, RunView } from '../lib/api/api';
+import { differences } from '../plan/planPath';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
 import { LongWork } from './work.svelte';
@@ -88,8 +89,28 @@ export class SeasonRun {
     return this.work.done;
   }
 
+  /** What the last run that was begun is made from. */
+  private begun?: RunInputs;
+
+  /** Whether what is asked for now is what was begun last. */
+  isBegun(plan: Plan): boolean {
+    return this.begun !== undefined && differences(this.asked.inputs(plan), this.begun).length === 0;
+  }
+
+  /** After a reload: goes on with the run that was begun before, under its own conditions. */
+  async resume(found: () => void) {
+    await this.work.resume((view) => {
+      if (view.request) {
+        this.asked.take(view.request);
+        this.begun = view.request;
+      }
+      found();
+    });
+  }
+
   async run(plan: Plan) {
     const inputs = this.asked.inputs(plan);
+    this.begun = inputs;
     this.picked = undefined;
     await this.work.begin(() =>
       api.POST('/api/season/{siteId}/runs', { params: { path: { siteId: this.site } }, body: inputs }),

@@ -65,10 +65,17 @@ it('asks for what differs from the site, and for nothing else', () => {
   expect(asked.inputs(plan).weather).toEqual({ file: 'w-0123' });
   asked.capacityPercent = 80;
   asked.startPercent = 0;
-  expect(asked.inputs(plan).circumstances).toEqual({
+  const inputs = asked.inputs(plan);
+  expect(inputs.circumstances).toEqual({
     ageing: { capacityFraction: 0.8, resistanceFactor: 1 },
     startStateOfCharge: 0,
   });
+  // Taken from a run they ask for the very same.
+  const again = new Conditions();
+  again.take(inputs);
+  expect(again.inputs(plan)).toEqual(inputs);
+  again.take(new Conditions().inputs(plan));
+  expect(again.inputs(plan)).toEqual(new Conditions().inputs(plan));
 });
 
 describe('the flow picture', () => {

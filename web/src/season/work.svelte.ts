@@ -47,15 +47,17 @@ export class LongWork {
     await this.follow(data, turn, began);
   }
 
-  /** Finds the work again that was begun before a reload. */
-  async resume() {
+  /** Finds the work again that was begun before a reload, and goes on with it. */
+  async resume(found: (view: WorkView) => void = () => {}) {
     const id = sessionStorage.getItem(this.key);
     if (!id || this.now) return;
     const turn = ++this.asked;
     const began = performance.now();
     const { data } = await this.look(id);
     // One that is no longer kept is no trouble: there is just nothing to go on with.
-    if (data && turn === this.asked) await this.follow(data, turn, began);
+    if (!data || turn !== this.asked) return;
+    found(data);
+    await this.follow(data, turn, began);
   }
 
   private async follow(first: WorkView, turn: number, began: number) {

@@ -103,7 +103,7 @@ public class LongWorkTest extends OverHttp {
         assertEquals(refused.statusCode(), 422);
         assertTrue(json(refused).at("/errors/0/pointer").asString().startsWith("/weather"), refused.body());
         assertEquals(
-                browser.post("/api/season/hallgrund/runs", inputs("hallgrund", 401))
+                browser.post("/api/season/hallgrund/runs", inputs("hallgrund", 3661))
                         .statusCode(),
                 422);
         ObjectNode missing = inputs("hallgrund", 3);
@@ -228,6 +228,70 @@ public class LongWorkTest extends OverHttp {
                             .at("/years/years")
                             .size(),
                     4);
+        }
+    }
+
+    /** Who may only look may run and ask, for that changes nothing at the site; but takes no file in and keeps no script. */
+    @Test
+    public void anObserverMayAskButKeepsNothing() throws Exception {
+        Browser odd = signedIn("odd");
+        var run = odd.post("/api/season/hallgrund/runs", inputs("hallgrund", 2));
+        assertEquals(run.statusCode(), 202, run.body());
+        assertEquals(json(run).at("/work/account").asString(), "odd");
+        String file = "/api/sites/hallgrund/weather-files?zone=UTC&name=x";
+        assertEquals(
+                odd.send("POST", file, "text/csv", "time,ghi,temperature\n").statusCode(), 403);
+        ObjectNode script =
+                JSON.createObjectNode().put("name", "x").put("live", false).put("seconds", 1);
+        script.putObject("script").putArray("turns");
+        String scripts = "/api/sites/hallgrund/bench-scripts";
+        assertEquals(
+                odd.send("PUT", scripts, "application/json", script.toString()).statusCode(), 403);
+        assertEquals(json(odd.get(scripts)).size(), json(browser.get(scripts)).size());
+    }
+
+    /** Work of one site is not there at another, nor is what nobody asked for; a part of a run that is not over is not there either. */
+    @Test
+    public void workBelongsToItsSite() throws Exception {
+        JsonNode run = begin("hallgrund/runs", inputs("hallgrund", 2));
+        String id = run.at("/work/id").asString();
+        assertEquals(browser.get("/api/season/hallgrund/work/" + id).statusCode(), 200);
+        assertEquals(browser.get("/api/season/kvarno/work/" + id).statusCode(), 404);
+        assertEquals(browser.get("/api/season/kvarno/runs/" + id + "/events").statusCode(), 404);
+        assertEquals(browser.get("/api/season/hallgrund/work/none").statusCode(), 404);
+        assertEquals(browser.get("/api/season/nowhere/work").statusCode(), 404);
+        assertEquals(
+                browser.get("/api/season/hallgrund/runs/" + id + "/money.csv").statusCode(), 404);
+        String view = "/api/season/hallgrund/runs/" + id + "/view?from=0&to=60&buckets=";
+        assertEquals(browser.get(view + "0").statusCode(), 422);
+        assertEquals(browser.get(view + "4001").statusCode(), 422);
+        assertEquals(browser.get(view + "4000").statusCode(), 200);
+        JsonNode events = json(browser.get("/api/season/hallgrund/runs/" + id + "/events?most=2"));
+        assertTrue(events.get("total").asInt() >= events.get("events").size());
+        int beyond = events.get("total").asInt();
+        assertEquals(
+                browser.get("/api/season/hallgrund/runs/" + id + "/events/" + beyond + "/chain")
+                        .statusCode(),
+                422);
+    }
+
+    /** Pages of events follow each other without a gap; a span of time shows those of it alone. */
+    @Test
+    public void eventsComeByPagesAndSpans() throws Exception {
+        JsonNode run = begin("kvarno/runs", inputs("kvarno", 5));
+        String path = "/api/season/kvarno/runs/" + run.at("/work/id").asString() + "/events";
+        int total = json(browser.get(path)).get("total").asInt();
+        assertTrue(total > 10, "only " + total);
+        int next = 0;
+        for (int skip = 0; skip < total; skip += 4) {
+            for (JsonNode one : json(browser.get(path + "?most=4&skip=" + skip)).get("events")) {
+                assertEquals(one.get("index").asInt(), next++);
+            }
+        }
+        assertEquals(next, total);
+        for (JsonNode one : json(browser.get(path + "?from=86400&to=172800")).get("events")) {
+            double at = one.at("/event/seconds").asDouble();
+            assertTrue(at >= 86_400 && at <= 172_800, "at " + at);
         }
     }
 

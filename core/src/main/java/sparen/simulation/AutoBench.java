@@ -29,6 +29,9 @@ public final class AutoBench {
     /** A walk begins so far beyond the level (of its value), so that the output is in the state the level takes it out of. */
     private static final double BEYOND = 0.2;
 
+    /** A move within this of its delay is in time (s): the accuracy of the engine's instants. */
+    private static final double SAME_SECONDS = 0.1;
+
     /** Longer than every delay and hold of the rule it waits by so much (s). */
     private static final double MARGIN_SECONDS = 30;
 
@@ -53,6 +56,7 @@ public final class AutoBench {
      * @param falling whether it is approached from above
      * @param expected where it should move, true value in the signal's unit
      * @param stays whether it stayed just before the level
+     * @param delaySeconds after which it should move (s); absent where the rule has no delay for this level
      * @param movedAfterSeconds how long after the level was passed it moved (s); absent where it did not
      * @param reason what its tape says then; empty where it did not move
      */
@@ -63,11 +67,16 @@ public final class AutoBench {
             boolean falling,
             double expected,
             boolean stays,
+            Optional<Double> delaySeconds,
             Optional<Double> movedAfterSeconds,
             String reason) {
-        /** Whether the output did as the level says. */
+        /** Whether the output did as the level says, and when its delay says. */
         public boolean asExpected() {
-            return stays && movedAfterSeconds.isPresent();
+            return stays
+                    && movedAfterSeconds
+                            .filter(moved ->
+                                    delaySeconds.isEmpty() || Math.abs(moved - delaySeconds.get()) < SAME_SECONDS)
+                            .isPresent();
         }
     }
 
@@ -139,8 +148,26 @@ public final class AutoBench {
                 falling,
                 expected,
                 stays,
+                delay(level),
                 moved.map(event -> event.seconds() - passed),
                 moved.map(Event::reason).orElse(""));
+    }
+
+    /** The delay that belongs to a level by name, such as lvdDelaySeconds to lvdVolts; a device that looks now and then is later by that. */
+    private Optional<Double> delay(Level level) {
+        String field = level.field().replaceAll("(Volts|Percent)$", "DelaySeconds");
+        boolean looks = longestLook() > 0;
+        return !looks && !field.equals(level.field()) && Fields.has((Record) rule, field)
+                ? Optional.of((Double) Fields.get((Record) rule, field))
+                : Optional.empty();
+    }
+
+    private double longestLook() {
+        SwitchLogic logic = rule.compile(around);
+        return Stream.concat(logic.turnsOn().stream(), logic.turnsOff().stream())
+                .mapToDouble(Way::lookSeconds)
+                .max()
+                .orElse(0);
     }
 
     private static boolean isMove(Event event) {

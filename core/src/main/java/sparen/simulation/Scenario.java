@@ -14,7 +14,7 @@ import sparen.sun.Weather;
  *
  * @param plan site and program
  * @param start the first instant
- * @param durationSeconds for how long (s), 1 to 36,000,000
+ * @param durationSeconds for how long (s), 1 to 3.2e8: a decade
  * @param weather minutes from start on, enough for the duration
  * @param profiles profiles by id, at least those that loads and sources name
  * @param seed of people about the house, outages and failed starts
@@ -37,7 +37,7 @@ public record Scenario(
         profiles = Map.copyOf(profiles);
         talkLosses = Bounds.orNone(talkLosses);
         requests = Bounds.orNone(requests);
-        Bounds.within("durationSeconds", durationSeconds, "s", 1, 3.6e7);
+        Bounds.within("durationSeconds", durationSeconds, "s", 1, 3.2e8);
         if (weather.minutes() * 60.0 < durationSeconds) {
             throw new InvalidQuantity(
                     "weather", weather.minutes() + " min of it for " + Bounds.number(durationSeconds) + " s");

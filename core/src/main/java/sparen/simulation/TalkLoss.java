@@ -5,12 +5,12 @@ import sparen.quantity.Bounds;
 /**
  * A time in which the batteries' data line is silent.
  *
- * @param fromSeconds since the start of the run (s), 0 to 3.6e7
- * @param toSeconds after that (s), fromSeconds to 3.6e7
+ * @param fromSeconds since the start of the run (s), 0 to 3.2e8
+ * @param toSeconds after that (s), fromSeconds to 3.2e8
  */
 public record TalkLoss(double fromSeconds, double toSeconds) {
     public TalkLoss {
-        Bounds.within("fromSeconds", fromSeconds, "s", 0, 3.6e7);
-        Bounds.within("toSeconds", toSeconds, "s", fromSeconds, 3.6e7);
+        Bounds.within("fromSeconds", fromSeconds, "s", 0, 3.2e8);
+        Bounds.within("toSeconds", toSeconds, "s", fromSeconds, 3.2e8);
     }
 }

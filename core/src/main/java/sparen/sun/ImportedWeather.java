@@ -35,7 +35,7 @@ public final class ImportedWeather {
     /**
      * Makes weather for a span.
      *
-     * @param minutes 1 to 600,000
+     * @param minutes 1 to 5,300,000
      * @throws InvalidQuantity when the file has nothing for a part of the span
      */
     public static Weather of(Steps steps, Location location, Instant start, int minutes) {

@@ -25,12 +25,12 @@ public record Weather(
         double[] up) {
     private static final double SOLAR_CONSTANT = 1361;
     private static final double LOWEST_COS_ZENITH = 0.02;
-    private static final int MOST_MINUTES = 600_000;
+    private static final int MOST_MINUTES = 5_300_000;
 
     /**
      * A span of minutes with the sun's way over it, still dark and at 0 °C.
      *
-     * @param minutes 1 to 600,000
+     * @param minutes 1 to 5,300,000
      */
     static Weather underTheSun(Location location, Instant start, int minutes) {
         Bounds.within("minutes", minutes, "min", 1, MOST_MINUTES);

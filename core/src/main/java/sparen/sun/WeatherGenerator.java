@@ -28,7 +28,7 @@ public final class WeatherGenerator {
     /**
      * @param location where
      * @param start the first minute
-     * @param minutes how many, 1 to 600,000
+     * @param minutes how many, 1 to 5,300,000
      * @param type kind of days
      * @param meanCelsius mean air temperature (°C), −60 to 50
      * @param seed same seed, same weather
@@ -51,7 +51,7 @@ public final class WeatherGenerator {
      *
      * @param location where
      * @param start the first minute
-     * @param minutes how many, 1 to 600,000
+     * @param minutes how many, 1 to 5,300,000
      * @param climate what the months are like
      * @param seed same seed, same weather
      */

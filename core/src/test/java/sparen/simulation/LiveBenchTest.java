@@ -10,7 +10,9 @@ import org.testng.annotations.Test;
 import sparen.program.Lockout;
 import sparen.program.Output;
 import sparen.program.Plan;
+import sparen.program.TestForce;
 import sparen.program.VoltageDisconnect;
+import sparen.program.Wish;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.BenchScript.Turn;
@@ -100,5 +102,57 @@ public class LiveBenchTest {
                         .batteryVolts(),
                 24.5,
                 1e-3);
+    }
+
+    /** Turned slowly a load goes up in even stairs: half way it draws half, and what came before does not change when it is turned again. */
+    @Test
+    public void aSlowTurnIsEvenAndTheScriptOnlyGrows() {
+        Plan plan = plan(10, 11, 5);
+        Turn slow = new Turn(10, "load_watts_pump", 400, 100);
+        double half = play(plan, 60, slow).knobs().get("load_watts_pump");
+        assertEquals(half, 200, 400.0 / 20);
+        BenchState again = play(plan, 80, slow, new Turn(70, "load_watts_pump", 0, 0));
+        assertEquals(again.knobs().get("load_watts_pump"), 0.0);
+        assertEquals(
+                play(plan, 65, slow, new Turn(70, "load_watts_pump", 0, 0))
+                        .live()
+                        .orElseThrow()
+                        .batteryVolts(),
+                play(plan, 65, slow).live().orElseThrow().batteryVolts(),
+                1e-12);
+    }
+
+    /** The same script gives the same, to the last digit, and the trace shows the span asked for and nothing beyond. */
+    @Test
+    public void theSameScriptGivesTheSame() {
+        Plan plan = plan(24.5, 24.8, 2);
+        Turn on = new Turn(10, "load_watts_pump", 500, 0);
+        assertEquals(play(plan, 100, on).events(), play(plan, 100, on).events());
+        Trace trace = LiveBench.play(plan, new BenchScript(List.of(on)), 100, 40)
+                .live()
+                .orElseThrow()
+                .trace();
+        assertEquals(trace.fromSeconds(), 60.0);
+        assertEquals(trace.fromSeconds() + trace.bucketSeconds() * trace.usedWatts().length, 100, 1e-9);
+    }
+
+    /** A contact that is open though wished waits for its protection; closed it waits for what would open it; forced it waits for nobody. */
+    @Test
+    public void saysWhatHoldsAnOutput() {
+        Plan plan = plan(24.0, 25.6, 2);
+        assertTrue(whyNot(play(plan, 30)).contains("waits for LVD 24 V; reads 25 V, 1 V away"), whyNot(play(plan, 30)));
+        Turn on = new Turn(10, "load_watts_pump", 500, 0);
+        assertTrue(
+                whyNot(play(plan, 11, on)).contains("passed, but not yet for its delay"), whyNot(play(plan, 11, on)));
+        Plan forced = Fields.withAt(plan, "program/outputs/pump/testForce", TestForce.OPEN);
+        BenchState state = play(forced, 30);
+        assertEquals(whyNot(state), "a test force holds it");
+        assertTrue(!state.outputs().get(0).closed());
+        Plan off = Fields.withAt(plan, "program/outputs/pump/wish", Wish.OFF);
+        assertEquals(whyNot(play(off, 30)), "its wish is off");
+    }
+
+    private static String whyNot(BenchState state) {
+        return state.outputs().get(0).whyNot();
     }
 }

@@ -5,11 +5,15 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.concurrent.ForkJoinPool;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.LongFunction;
 import org.testng.Assert;
 import org.testng.annotations.Test;
+import sparen.export.RunTables;
+import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.program.VoltageDisconnect;
 import sparen.quantity.Fields;
@@ -24,6 +28,7 @@ import sparen.simulation.Window;
 import sparen.site.Ageing;
 import sparen.site.BatteryTable;
 import sparen.site.Consumption;
+import sparen.site.DailySpan;
 
 /** Questions that take several runs, on a battery whose arithmetic can be done by hand. */
 public class StudyTest {
@@ -177,5 +182,103 @@ public class StudyTest {
         // All three have the same weather here.
         assertEquals(years.get(1).unservedJoules(), years.get(2).unservedJoules(), 0.0);
         assertTrue(years.get(0).worst().isPresent());
+    }
+
+    /** The same question gives the same answer on one thread and on several: each weather is by itself. */
+    @Test
+    public void threadsChangeNothing() throws Exception {
+        Absence.Question question = new Absence.Question(8, 3, 0.2);
+        Absence.Answer several = Absence.of(question, days(plan(), 3), Progress.NONE);
+        ForkJoinPool one = new ForkJoinPool(1);
+        try {
+            Absence.Answer alone = one.submit(() -> Absence.of(question, days(plan(), 3), Progress.NONE))
+                    .get();
+            assertEquals(alone.chances(), several.chances());
+            assertEquals(alone.unservedJoules(), several.unservedJoules(), 0.0);
+            assertEquals(alone.lowestCharges(), several.lowestCharges());
+        } finally {
+            one.shutdown();
+        }
+        assertTrue(
+                several.lowestCharges()[0] < several.lowestCharges()[7],
+                "consumption differs from one weather to the other");
+    }
+
+    /** More load never leaves more in a battery that nothing charges. */
+    @Test
+    public void aLargerLoadNeverLeavesMore() {
+        double before = 1;
+        for (double factor : new double[] {0.1, 0.3, 0.6, 1, 1.5}) {
+            RunResult run = run(Circumstances.AS_TOLD.withLoadFactor(factor).on(plan()), 1);
+            assertTrue(run.endStateOfCharge() < before, factor + " ×");
+            before = run.endStateOfCharge();
+        }
+    }
+
+    /** Each kind of load draws so many times as much; people come so many times as often, and a profile is scaled where it is kept. */
+    @Test
+    public void everyKindOfConsumptionScales() {
+        DailySpan always = new DailySpan(0, 24, List.of(), List.of());
+        assertEquals(new Consumption.ConstantPower(10).times(3), new Consumption.ConstantPower(30));
+        assertEquals(new Consumption.ConstantCurrent(2).times(0.5), new Consumption.ConstantCurrent(1));
+        assertEquals(new Consumption.Resistance(8).times(2), new Consumption.Resistance(4));
+        assertEquals(new Consumption.Cycling(100, 60, 30, 0.01).times(2), new Consumption.Cycling(200, 60, 30, 0.01));
+        assertEquals(
+                new Consumption.Scheduled(List.of(new Consumption.Entry(5, always))).times(4),
+                new Consumption.Scheduled(List.of(new Consumption.Entry(20, always))));
+        assertEquals(
+                new Consumption.Occupancy(60, 4, 300, always).times(0.5),
+                new Consumption.Occupancy(60, 2, 300, always));
+        Consumption imported = new Consumption.ImportedProfile("p");
+        assertEquals(imported.times(7), imported);
+        Profile profile = new Profile(Optional.empty(), new double[] {0, 60}, new double[] {10, 20}, 120);
+        assertEquals(profile.times(3).meanWatts(), 3 * profile.meanWatts(), 1e-12);
+        Plan plan = Fields.withAt(plan(), "site/loads/radio/consumption", imported);
+        Circumstances twice = Circumstances.AS_TOLD.withLoadFactor(2);
+        assertEquals(
+                twice.on(plan, Map.of("p", profile, "other", profile)).get("p").highestWatts(), 40.0);
+        assertEquals(
+                twice.on(plan, Map.of("p", profile, "other", profile))
+                        .get("other")
+                        .highestWatts(),
+                20.0);
+    }
+
+    @Test
+    public void bothAgeingsMultiply() {
+        Plan aged = Fields.withAt(plan(), "site/battery/ageing", new Ageing(0.8, 1.5));
+        Circumstances more = new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 2)), Optional.empty());
+        Ageing both = more.on(aged).site().battery().ageing().orElseThrow();
+        assertEquals(both.capacityFraction(), 0.4, 1e-12);
+        assertEquals(both.resistanceFactor(), 3.0, 1e-12);
+        Assert.expectThrows(
+                InvalidQuantity.class, () -> new Circumstances(Optional.of(1.01), Optional.empty(), Optional.empty()));
+        Assert.expectThrows(InvalidQuantity.class, () -> new Absence.Question(3, 1, 0));
+        Assert.expectThrows(InvalidQuantity.class, () -> new Absence.Question(4, 1, 0.6));
+    }
+
+    /** The tables have a heading with units and add up: days to the whole, events one a line, gaps left empty. */
+    @Test
+    public void tablesAddUp() {
+        Scenario scenario = Sites.scenario(plan(), 3 * DAY);
+        Simulation.Recorded recorded = Simulation.prepare(scenario).record(Simulation.Watch.NONE);
+        List<String> ledger = RunTables.ledger(recorded.result()).lines().toList();
+        int served = List.of(ledger.get(0).split(",")).indexOf("served Wh");
+        double sum = 0;
+        for (String line : ledger.subList(1, ledger.size() - 1)) {
+            sum += Double.parseDouble(line.split(",")[served]);
+        }
+        String all = ledger.get(ledger.size() - 1);
+        assertTrue(all.startsWith("all,"), all);
+        assertEquals(sum, Double.parseDouble(all.split(",")[served]), 1e-6 * sum);
+        assertEquals(
+                RunTables.events(recorded.result(), scenario.start()).lines().count(),
+                recorded.result().events().size() + 1);
+        List<String> trace = RunTables.trace(
+                        recorded.recording().trace(new Window(2 * DAY, 4 * DAY, 4)), scenario.start())
+                .lines()
+                .toList();
+        assertTrue(trace.get(1).startsWith("2026-11-04T00:00:00Z,172800.0,"), trace.get(1));
+        assertTrue(trace.get(4).endsWith(",,,,,"), "beyond the run: " + trace.get(4));
     }
 }

@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.assertions.LocatorAssertions.HasCountOptions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
+import java.nio.file.Path;
 import java.util.Arrays;
 import org.testng.annotations.Test;
 
@@ -114,6 +115,13 @@ public class SeasonJourneyTest extends BrowserTest {
         page.locator("[data-day='200']").click();
         assertThat(page.locator("#tape")).containsText("1 d shown");
         assertAccessible(page);
+        // A reload finds the year again, under its own conditions, without running it anew.
+        String run = page.locator("[data-took]").getAttribute("data-run");
+        page.reload();
+        assertThat(page.locator("#tape")).containsText("365 d shown");
+        assertThat(exact(page, "weather")).hasValue("PLACE");
+        page.waitForTimeout(1000);
+        assertThat(page.locator("[data-took]")).hasAttribute("data-run", run);
     }
 
     @Test
@@ -143,6 +151,80 @@ public class SeasonJourneyTest extends BrowserTest {
         assertThat(page.getByText("undo takes it back")).isVisible();
         undo(page).click();
         assertAccessible(page);
+    }
+
+    /** Several years, so far as they are done, and the worst fortnight of all shown where it lies in its year. */
+    @Test
+    public void findsTheWorstFortnight() {
+        Page page = at("/site/hallgrund/season/years", "odd");
+        page.getByLabel("years").fill("3");
+        button(page, "Run the years").click();
+        assertThat(page.locator("tbody tr")).hasCount(3);
+        assertThat(page.locator("tfoot tr").last()).containsText("most");
+        assertAccessible(page);
+        button(page, "Show it on the tape").click();
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        assertThat(exact(page, "days")).hasValue("365");
+        page.waitForFunction("() => { const tape = document.querySelector('[data-took]').dataset; return tape.to - tape.from === 14 * 86400; }");
+        button(page, "Whole run").click();
+        assertThat(page.locator("#tape")).containsText("365 d shown");
+    }
+
+    /** Other circumstances and other months change the run; what cannot be is refused at its field; one click takes all back. */
+    @Test
+    public void anAgedBatteryAndDullerMonthsShow() {
+        Page page = at("/site/hallgrund/season", "odd");
+        exact(page, "weather").selectOption("PLACE");
+        Locator lowest = page.locator("dt", new Page.LocatorOptions().setHasText("lowest state of charge"))
+                .locator("xpath=following-sibling::dd")
+                .locator(".number")
+                .first();
+        assertThat(lowest).containsText("%");
+        page.waitForTimeout(1000);
+        String before = lowest.textContent();
+        page.getByText("Other weather, an aged battery, more load").click();
+        page.getByLabel("capacity left").fill("50");
+        page.getByLabel("capacity left").press("Tab");
+        assertThat(lowest).not().hasText(before);
+        String aged = lowest.textContent();
+        Locator october = page.getByLabel("clearness index, Oct");
+        october.fill("0.9");
+        october.press("Tab");
+        assertThat(page.getByText("Suggested by the latitude alone")).isVisible();
+        october.fill("0.1");
+        october.press("Tab");
+        assertThat(page.getByText("As told here.")).isVisible();
+        assertThat(lowest).not().hasText(aged);
+        button(page, "As the latitude suggests").click();
+        button(page, "As the site tells").click();
+        assertThat(lowest).hasText(before);
+        assertAccessible(page);
+    }
+
+    /** A weather file with a bad line is refused with the line; a good one is what the next run has. */
+    @Test
+    public void aWeatherFileIsTakenIn() throws Exception {
+        StringBuilder good = new StringBuilder("time,ghi,temperature\n");
+        for (int hour = 0; hour < 24 * 20; hour++) {
+            good.append(String.format(
+                    "2026-10-%02dT%02d:00:00Z,%d,8%n", 1 + hour / 24, hour % 24, hour % 24 > 7 && hour % 24 < 17 ? 90 : 0));
+        }
+        Path bad = Files.writeString(Path.of("target/bad-weather.csv"), good + "2026-10-21T00:00:00Z,much,8\n");
+        Path file = Files.writeString(Path.of("target/grey-october.csv"), good);
+        Page page = at("/site/hallgrund/season", "liv");
+        assertThat(page.locator("[data-took]")).isVisible();
+        page.getByText("Other weather, an aged battery, more load").click();
+        Locator input = page.locator("input[type=file]");
+        input.setInputFiles(bad);
+        assertThat(page.getByText("line 482")).isVisible();
+        input.setInputFiles(file);
+        assertThat(exact(page, "weather").locator("option:checked")).hasText("file grey-october.csv");
+        assertThat(page.locator("[data-work]")).hasAttribute("data-work", "DONE");
+        // From the fifth on the file has sixteen days; thirty are beyond it, and that is said.
+        exact(page, "days").selectOption("30");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("the file has nothing for");
+        exact(page, "days").selectOption("14");
+        assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
     }
 
     /** Long work is cancelled; begun again it outlives a reload of the page and a restart of the application. */

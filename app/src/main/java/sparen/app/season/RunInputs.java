@@ -12,14 +12,14 @@ import sparen.study.Circumstances;
  *
  * @param plan site and program, saved or not
  * @param from first day, in the site's zone, years 2000 to 2100
- * @param days how many, 1 to 400
+ * @param days how many, 1 to 3660
  * @param weather of these days
  * @param seed same seed, same weather and people, 0 to 1e15
  * @param circumstances other than the site tells; absent for none
  */
 public record RunInputs(
         Plan plan, LocalDate from, int days, WeatherChoice weather, long seed, Optional<Circumstances> circumstances) {
-    private static final int MOST_DAYS = 400;
+    private static final int MOST_DAYS = 3660;
 
     public RunInputs {
         Bounds.present("plan", plan);

@@ -79,7 +79,7 @@ class RunPartsController {
             @PathVariable String id,
             @RequestParam(defaultValue = "before") String side,
             @RequestParam(defaultValue = "0") double from,
-            @RequestParam(defaultValue = "3.6e7") double to,
+            @RequestParam(defaultValue = "3.2e8") double to,
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "0") int skip,
             @RequestParam(defaultValue = "100") int most) {
