@@ -1,4 +1,6 @@
 import { expect, it } from 'vitest';
+import type { Event } from '../api/api';
+import { happened, isGrave } from './events';
 import type { RunSummary, RunView } from '../api/api';
 import { lanePath } from './lanes';
 import { tapePicture } from './picture';
@@ -39,4 +41,61 @@ it('makes a picture that says it is simulated, with thresholds, lanes and names 
   expect(svg).toContain('Radio &amp; lamp');
   expect(svg).toContain('LVD 11.50');
   expect(svg).not.toContain('NaN');
+});
+
+it('says every kind of event in words, and the ones that hurt first', () => {
+  const kinds: Event['kind'][] = [
+    'OPENED',
+    'CLOSED',
+    'CHATTER',
+    'STAGE',
+    'EMPTY',
+    'COLLAPSE',
+    'HAZARD',
+    'FUSE',
+    'AC',
+  ];
+  for (const kind of kinds) expect(happened(kind), kind).toMatch(/^[a-zA-Z ]+$/);
+  expect(kinds.filter(isGrave)).toEqual(['CHATTER', 'EMPTY', 'COLLAPSE', 'HAZARD', 'FUSE']);
+});
+
+it('draws a lane of equal shares as one bar, and bars of different shares as high as their share', () => {
+  expect(lanePath([1, 1, 1, 1], 0, 40, 14)).toBe('M0.00 15.0v-14.0h40.00v14.0z');
+  const heights = [...lanePath([0.5, 1], 0, 20, 14).matchAll(/v-([\d.]+)/g)].map((found) => Number(found[1]));
+  expect(heights).toEqual([7, 14]);
+  expect(lanePath([0, 0], 0, 10, 14)).toBe('');
+});
+
+it('draws stacked powers that add up, and leaves a gap where the run is over', () => {
+  const over = 'NaN' as unknown as number;
+  const trace = {
+    fromSeconds: 0,
+    bucketSeconds: 60,
+    lowBatteryVolts: [12, over],
+    highBatteryVolts: [12.2, over],
+    lowStateOfCharge: [0.5, over],
+    highStateOfCharge: [0.6, over],
+    usedWatts: [100, over],
+    divertedWatts: [50, over],
+    toBatteryWatts: [30, over],
+    thrownAwayWatts: [20, over],
+    unservedWatts: [0, over],
+  };
+  const svg = tapePicture({
+    title: 'Site',
+    run: { start: '2026-01-01T00:00:00Z' } as RunSummary,
+    view: { trace, lanes: {} } as unknown as RunView,
+    lines: [{ value: 90, label: 'surplus off', percent: true }],
+    names: {},
+    zone: 'UTC',
+  });
+  expect(svg).not.toContain('NaN');
+  expect(svg).toContain('>200</text>');
+  expect(svg).toContain('surplus off 90');
+  const tops = [...svg.matchAll(/<path d="M70\.0 ([\d.]+)V([\d.]+)h/g)].map((found) => [
+    Number(found[1]),
+    Number(found[2]),
+  ]);
+  expect(tops).toHaveLength(4);
+  for (let i = 1; i < tops.length; i++) expect(tops[i]?.[0]).toBeCloseTo(tops[i - 1]?.[1] ?? 0, 1);
 });
