@@ -2,6 +2,7 @@ package sparen.app.web;
 
 import java.net.URI;
 import java.util.List;
+import org.mybatis.spring.MyBatisSystemException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.dao.DataAccessResourceFailureException;
@@ -11,6 +12,7 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -45,6 +47,17 @@ class Problems extends ResponseEntityExceptionHandler {
                 HttpStatus.SERVICE_UNAVAILABLE,
                 "database-away",
                 "The database does not answer. Nothing was saved; try again.");
+    }
+
+    /** A mapper says it in its own words when no connection is left. */
+    @ExceptionHandler
+    ProblemDetail mapperFailed(MyBatisSystemException failure) throws Exception {
+        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
+            if (cause instanceof CannotGetJdbcConnectionException) {
+                return databaseAway(failure);
+            }
+        }
+        return unexpected(failure);
     }
 
     @ExceptionHandler
