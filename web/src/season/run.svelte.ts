@@ -94,7 +94,9 @@ export class SeasonRun {
 
   /** Whether what is asked for now is what was begun last. */
   isBegun(plan: Plan): boolean {
-    return this.begun !== undefined && differences(this.asked.inputs(plan), this.begun).length === 0;
+    // Read first, so that whoever watches this is told of every change of what is asked for.
+    const inputs = this.asked.inputs(plan);
+    return this.begun !== undefined && differences(inputs, this.begun).length === 0;
   }
 
   /** After a reload: goes on with the run that was begun before, under its own conditions. */

@@ -165,7 +165,8 @@ public class SeasonJourneyTest extends BrowserTest {
         button(page, "Show it on the tape").click();
         assertThat(page.locator("#tape")).containsText("14 d shown");
         assertThat(exact(page, "days")).hasValue("365");
-        page.waitForFunction("() => { const tape = document.querySelector('[data-took]').dataset; return tape.to - tape.from === 14 * 86400; }");
+        page.waitForFunction(
+                "() => { const tape = document.querySelector('[data-took]').dataset; return tape.to - tape.from === 14 * 86400; }");
         button(page, "Whole run").click();
         assertThat(page.locator("#tape")).containsText("365 d shown");
     }
@@ -207,7 +208,8 @@ public class SeasonJourneyTest extends BrowserTest {
         StringBuilder good = new StringBuilder("time,ghi,temperature\n");
         for (int hour = 0; hour < 24 * 20; hour++) {
             good.append(String.format(
-                    "2026-10-%02dT%02d:00:00Z,%d,8%n", 1 + hour / 24, hour % 24, hour % 24 > 7 && hour % 24 < 17 ? 90 : 0));
+                    "2026-10-%02dT%02d:00:00Z,%d,8%n",
+                    1 + hour / 24, hour % 24, hour % 24 > 7 && hour % 24 < 17 ? 90 : 0));
         }
         Path bad = Files.writeString(Path.of("target/bad-weather.csv"), good + "2026-10-21T00:00:00Z,much,8\n");
         Path file = Files.writeString(Path.of("target/grey-october.csv"), good);
