@@ -91,7 +91,7 @@
       />
     </div>
   </details>
-  <div class="px-4 md:absolute md:top-0 md:right-4 md:w-1/2">
+  <div class="px-4 md:pointer-events-none md:absolute md:top-0 md:right-4 md:w-1/2">
     <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
   </div>
 </div>

@@ -21,7 +21,7 @@
 
 <div class="no-print min-h-11" data-work={work.now?.work.state ?? 'NONE'}>
   {#if shows && work.running}
-    <div class="flex items-center gap-4" role="status">
+    <div class="pointer-events-auto flex items-center gap-4" role="status">
       <label class="flex grow items-center gap-3 text-sm">
         <span class="shrink-0">{what}</span>
         <progress class="h-3 w-full accent-battery" value={percent} max="100"></progress>
@@ -30,10 +30,12 @@
       <Action onclick={() => work.cancel()}>Cancel</Action>
     </div>
   {:else if work.now?.work.state === 'CANCELLED'}
-    <p class="flex min-h-11 items-center gap-4 text-sm" role="status">
+    <p class="pointer-events-auto flex min-h-11 items-center gap-4 text-sm" role="status">
       Cancelled at {percent} %.{work.done ? ' What is shown is the last that was done.' : ''}
       {#if retry}<Action onclick={retry}>Again</Action>{/if}
     </p>
   {/if}
-  {#if work.problem}<Trouble problem={work.problem} {...retry ? { retry } : {}} />{/if}
+  {#if work.problem}<div class="pointer-events-auto">
+      <Trouble problem={work.problem} {...retry ? { retry } : {}} />
+    </div>{/if}
 </div>
