@@ -19,15 +19,13 @@ import sparen.sun.WeatherGenerator;
 
 /** When a run begins, how long it is, and in what weather. */
 final class ScenarioOptions {
-    private static final int MOST_DAYS = 400;
-
     @Option(
             names = "--from",
             paramLabel = "DATE",
             description = "first day, in the site's zone (default ${DEFAULT-VALUE})")
     private LocalDate from = LocalDate.of(2026, 11, 2);
 
-    @Option(names = "--days", paramLabel = "N", description = "how many days, 1 to 400 (default ${DEFAULT-VALUE})")
+    @Option(names = "--days", paramLabel = "N", description = "how many days, 1 to 3660 (default ${DEFAULT-VALUE})")
     private int days = 14;
 
     @Option(names = "--seconds", paramLabel = "N", description = "how many seconds, instead of --days")
@@ -54,9 +52,9 @@ final class ScenarioOptions {
     private Path weatherFile;
 
     Scenario scenario(Plan plan, Map<String, Profile> profiles) throws BadInput {
-        Bounds.within("--days", days, "d", 1, MOST_DAYS);
+        Bounds.within("--days", days, "d", 1, Scenario.MOST_DAYS);
         double duration = seconds == null ? days * 86_400.0 : seconds;
-        Bounds.within("--seconds", duration, "s", 1, MOST_DAYS * 86_400.0);
+        Bounds.within("--seconds", duration, "s", 1, Scenario.MOST_DAYS * 86_400.0);
         Instant start = from.atStartOfDay(plan.site().location().zone()).toInstant();
         int minutes = (int) Math.ceil(duration / 60);
         return new Scenario(

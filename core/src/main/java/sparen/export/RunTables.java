@@ -1,7 +1,5 @@
 package sparen.export;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.StringWriter;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
@@ -19,104 +17,101 @@ public final class RunTables {
 
     /** One line a bucket of a trace. */
     public static String trace(Trace trace, Instant start) {
-        StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
-        csv.writeRecord(
-                "time",
-                "seconds",
-                "low battery V",
-                "high battery V",
-                "low bus V",
-                "high bus V",
-                "low state of charge",
-                "high state of charge",
-                "used W",
-                "diverted W",
-                "to battery W",
-                "from battery W",
-                "thrown away W",
-                "AC source W",
-                "unserved W",
-                "generator W",
-                "battery °C");
-        double[][] columns = {
-            trace.lowBatteryVolts(),
-            trace.highBatteryVolts(),
-            trace.lowBusVolts(),
-            trace.highBusVolts(),
-            trace.lowStateOfCharge(),
-            trace.highStateOfCharge(),
-            trace.usedWatts(),
-            trace.divertedWatts(),
-            trace.toBatteryWatts(),
-            trace.fromBatteryWatts(),
-            trace.thrownAwayWatts(),
-            trace.acSourceWatts(),
-            trace.unservedWatts(),
-            trace.generatorWatts(),
-            trace.batteryCelsius()
-        };
-        for (int i = 0; i < trace.usedWatts().length; i++) {
-            List<String> row = new ArrayList<>();
-            double seconds = trace.fromSeconds() + i * trace.bucketSeconds();
-            row.add(time(start, seconds));
-            row.add(Double.toString(seconds));
-            for (double[] column : columns) {
-                row.add(Double.isNaN(column[i]) ? "" : Double.toString(column[i]));
+        return Csv.of(csv -> {
+            csv.writeRecord(
+                    "time",
+                    "seconds",
+                    "low battery V",
+                    "high battery V",
+                    "low bus V",
+                    "high bus V",
+                    "low state of charge",
+                    "high state of charge",
+                    "used W",
+                    "diverted W",
+                    "to battery W",
+                    "from battery W",
+                    "thrown away W",
+                    "AC source W",
+                    "unserved W",
+                    "generator W",
+                    "battery °C");
+            double[][] columns = {
+                trace.lowBatteryVolts(),
+                trace.highBatteryVolts(),
+                trace.lowBusVolts(),
+                trace.highBusVolts(),
+                trace.lowStateOfCharge(),
+                trace.highStateOfCharge(),
+                trace.usedWatts(),
+                trace.divertedWatts(),
+                trace.toBatteryWatts(),
+                trace.fromBatteryWatts(),
+                trace.thrownAwayWatts(),
+                trace.acSourceWatts(),
+                trace.unservedWatts(),
+                trace.generatorWatts(),
+                trace.batteryCelsius()
+            };
+            for (int i = 0; i < trace.usedWatts().length; i++) {
+                List<String> row = new ArrayList<>();
+                double seconds = trace.fromSeconds() + i * trace.bucketSeconds();
+                row.add(time(start, seconds));
+                row.add(Double.toString(seconds));
+                for (double[] column : columns) {
+                    row.add(Double.isNaN(column[i]) ? "" : Double.toString(column[i]));
+                }
+                csv.writeRecord(row);
             }
-            csv.writeRecord(row);
-        }
-        return text.toString();
+        });
     }
 
     /** One line an event. */
     public static String events(RunResult result, Instant start) {
-        StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
-        csv.writeRecord("time", "seconds", "event", "subject", "battery V", "state of charge", "reason");
-        for (Event event : result.events()) {
-            csv.writeRecord(
-                    time(start, event.seconds()),
-                    Double.toString(event.seconds()),
-                    event.kind().name(),
-                    event.subject(),
-                    Double.toString(event.batteryVolts()),
-                    Double.toString(event.stateOfCharge()),
-                    event.reason());
-        }
-        return text.toString();
+        return Csv.of(csv -> {
+            csv.writeRecord("time", "seconds", "event", "subject", "battery V", "state of charge", "reason");
+            for (Event event : result.events()) {
+                csv.writeRecord(
+                        time(start, event.seconds()),
+                        Double.toString(event.seconds()),
+                        event.kind().name(),
+                        event.subject(),
+                        Double.toString(event.batteryVolts()),
+                        Double.toString(event.stateOfCharge()),
+                        event.reason());
+            }
+        });
     }
 
     /** One line a local day, and one for all of them; energies in watt-hours. */
     public static String ledger(RunResult result) {
-        StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
-        csv.writeRecord(
-                "day",
-                "lowest state of charge",
-                "array Wh",
-                "AC array Wh",
-                "direct current Wh",
-                "generator Wh",
-                "import Wh",
-                "stored increase Wh",
-                "served Wh",
-                "diverted Wh",
-                "export Wh",
-                "own draw Wh",
-                "coils Wh",
-                "battery loss Wh",
-                "cable loss Wh",
-                "conversion loss Wh",
-                "curtailed Wh",
-                "clipped Wh",
-                "unserved Wh",
-                "cost");
-        for (DayFigures day : result.days()) {
-            csv.writeRecord(line(day.date().toString(), day.lowestStateOfCharge(), day.ledger()));
-        }
-        csv.writeRecord(line("all", result.lowestStateOfCharge().value(), result.ledger()));
-        return text.toString();
+        return Csv.of(csv -> {
+            csv.writeRecord(
+                    "day",
+                    "lowest state of charge",
+                    "array Wh",
+                    "AC array Wh",
+                    "direct current Wh",
+                    "generator Wh",
+                    "import Wh",
+                    "stored increase Wh",
+                    "served Wh",
+                    "diverted Wh",
+                    "export Wh",
+                    "own draw Wh",
+                    "coils Wh",
+                    "battery loss Wh",
+                    "cable loss Wh",
+                    "conversion loss Wh",
+                    "curtailed Wh",
+                    "clipped Wh",
+                    "unserved Wh",
+                    "cost");
+            for (DayFigures day : result.days()) {
+                csv.writeRecord(line(day.date().toString(), day.lowestStateOfCharge(), day.ledger()));
+            }
+            csv.writeRecord(line("all", result.lowestStateOfCharge().value(), result.ledger()));
+        });
     }
 
     private static List<String> line(String day, double lowest, Ledger ledger) {

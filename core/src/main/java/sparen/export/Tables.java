@@ -1,7 +1,5 @@
 package sparen.export;
 
-import de.siegmar.fastcsv.writer.CsvWriter;
-import java.io.StringWriter;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Locale;
@@ -24,78 +22,79 @@ public final class Tables {
     /** One line a level. */
     public static String levels(Plan plan, Map<String, Profile> profiles) {
         Gauge gauge = Gauge.of(plan, profiles);
-        StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
-        csv.writeRecord(
-                "of",
-                "level",
-                "value",
-                "unit",
-                "acts",
-                "read at",
-                "per cell (V)",
-                "as 12 V set (V)",
-                "tolerance (V)",
-                "origin",
-                "path");
-        for (Gauge.Peg peg : gauge.pegs()) {
-            boolean volts = peg.unit().equals("V");
-            double cell = peg.value() / gauge.cellsInSeries();
+        return Csv.of(csv -> {
             csv.writeRecord(
-                    peg.name(),
-                    peg.term(),
-                    told(peg.value()),
-                    peg.unit(),
-                    peg.acts().name().toLowerCase(Locale.ROOT),
-                    peg.sensePoint().orElse("report"),
-                    volts ? told(cell) : "",
-                    volts ? told(cell * gauge.cellsOf12Volts()) : "",
-                    volts ? told(peg.tolerance()) : "",
-                    plan.origins().containsKey(peg.path())
-                            ? plan.origins()
-                                    .get(peg.path())
-                                    .kind()
-                                    .name()
-                                    .toLowerCase(Locale.ROOT)
-                                    .replace('_', ' ')
-                            : "",
-                    peg.path());
-        }
-        return text.toString();
+                    "of",
+                    "level",
+                    "value",
+                    "unit",
+                    "acts",
+                    "read at",
+                    "per cell (V)",
+                    "as 12 V set (V)",
+                    "tolerance (V)",
+                    "origin",
+                    "path");
+            for (Gauge.Peg peg : gauge.pegs()) {
+                boolean volts = peg.unit().equals("V");
+                double cell = peg.value() / gauge.cellsInSeries();
+                csv.writeRecord(
+                        peg.name(),
+                        peg.term(),
+                        told(peg.value()),
+                        peg.unit(),
+                        peg.acts().name().toLowerCase(Locale.ROOT),
+                        peg.sensePoint().orElse("report"),
+                        volts ? told(cell) : "",
+                        volts ? told(cell * gauge.cellsOf12Volts()) : "",
+                        volts ? told(peg.tolerance()) : "",
+                        plan.origins().containsKey(peg.path())
+                                ? plan.origins()
+                                        .get(peg.path())
+                                        .kind()
+                                        .name()
+                                        .toLowerCase(Locale.ROOT)
+                                        .replace('_', ' ')
+                                : "",
+                        peg.path());
+            }
+        });
     }
 
     /** One line an output, its rules as the sentences they are on screen. */
     public static String outputs(Plan plan) {
-        StringWriter text = new StringWriter();
-        CsvWriter csv = CsvWriter.builder().bufferSize(0).build(text);
-        csv.writeRecord(
-                "id",
-                "output",
-                "acts on",
-                "wish",
-                "automatic",
-                "protection",
-                "lockout",
-                "test force",
-                "fed from",
-                "rests",
-                "dead");
-        for (Output output : plan.program().outputs()) {
-            Surroundings around = Surroundings.of(plan).at(output);
+        return Csv.of(csv -> {
             csv.writeRecord(
-                    output.id(),
-                    output.name(),
-                    String.join(" ", output.loads()),
-                    output.wish().name().toLowerCase(Locale.ROOT),
-                    output.automatic().map(rule -> said(rule, around)).orElse(""),
-                    output.protection().map(rule -> said(rule, around)).orElse(""),
-                    output.lockout().map(Lockout::sentence).map(Sentence::plain).orElse(""),
-                    output.testForce().name().toLowerCase(Locale.ROOT),
-                    output.supply().orElse("main bus"),
-                    output.rest().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT),
-                    output.dead().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT));
-        }
-        return text.toString();
+                    "id",
+                    "output",
+                    "acts on",
+                    "wish",
+                    "automatic",
+                    "protection",
+                    "lockout",
+                    "test force",
+                    "fed from",
+                    "rests",
+                    "dead");
+            for (Output output : plan.program().outputs()) {
+                Surroundings around = Surroundings.of(plan).at(output);
+                csv.writeRecord(
+                        output.id(),
+                        output.name(),
+                        String.join(" ", output.loads()),
+                        output.wish().name().toLowerCase(Locale.ROOT),
+                        output.automatic().map(rule -> said(rule, around)).orElse(""),
+                        output.protection().map(rule -> said(rule, around)).orElse(""),
+                        output.lockout()
+                                .map(Lockout::sentence)
+                                .map(Sentence::plain)
+                                .orElse(""),
+                        output.testForce().name().toLowerCase(Locale.ROOT),
+                        output.supply().orElse("main bus"),
+                        output.rest().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT),
+                        output.dead().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT));
+            }
+        });
     }
 
     private static String said(Rule rule, Surroundings around) {

@@ -163,11 +163,11 @@ public final class AutoBench {
     }
 
     private double longestLook() {
-        SwitchLogic logic = rule.compile(around);
-        return Stream.concat(logic.turnsOn().stream(), logic.turnsOff().stream())
-                .mapToDouble(Way::lookSeconds)
-                .max()
-                .orElse(0);
+        return ways(rule.compile(around)).mapToDouble(Way::lookSeconds).max().orElse(0);
+    }
+
+    private static Stream<Way> ways(SwitchLogic logic) {
+        return Stream.concat(logic.turnsOn().stream(), logic.turnsOff().stream());
     }
 
     private static boolean isMove(Event event) {
@@ -178,8 +178,7 @@ public final class AutoBench {
     private double longestSeconds() {
         SwitchLogic logic = rule.compile(around);
         double longest = Math.max(logic.minimumOnSeconds(), logic.minimumOffSeconds());
-        for (Way way : Stream.concat(logic.turnsOn().stream(), logic.turnsOff().stream())
-                .toList()) {
+        for (Way way : ways(logic).toList()) {
             longest = Math.max(longest, way.delaySeconds() + 2 * way.lookSeconds());
         }
         return longest;

@@ -17,6 +17,7 @@ import sparen.program.Rule;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import sparen.setting.DeviceSettings;
 import sparen.simulation.BenchScript.Turn;
 import sparen.site.Consumption;
 import sparen.site.Load;
@@ -109,7 +110,7 @@ public final class LiveBench {
     public static BenchState play(Plan plan, BenchScript script, double untilSeconds, double shownSeconds) {
         Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
         Bounds.within("shownSeconds", shownSeconds, "s", 10, BenchScript.MOST_SECONDS);
-        LiveBench bench = new LiveBench(plan);
+        LiveBench bench = new LiveBench(DeviceSettings.asSet(plan));
         for (Turn turn : script.turns()) {
             bench.take(turn);
         }
@@ -137,7 +138,9 @@ public final class LiveBench {
         steps.add(new double[] {0, resting.get(knob)});
         for (Turn turn : turned.getOrDefault(knob, List.of())) {
             // A knob that is turned again is taken from wherever it was on its way to.
-            steps.removeIf(step -> step[0] >= turn.seconds() && step[0] > 0);
+            while (steps.size() > 1 && steps.get(steps.size() - 1)[0] >= turn.seconds()) {
+                steps.remove(steps.size() - 1);
+            }
             double from = steps.get(steps.size() - 1)[1];
             int stairs = turn.overSeconds() == 0 ? 1 : STAIRS;
             for (int i = 1; i <= stairs; i++) {
@@ -247,12 +250,22 @@ public final class LiveBench {
         Weather sky = WeatherGenerator.generate(plan.site().location(), start, minutes, DayType.DULL, START_CELSIUS, 1);
         double[] light = new double[minutes];
         double[] air = new double[minutes];
-        for (int i = 0; i < minutes; i++) {
-            light[i] = at(SUN, 60.0 * i);
-            air[i] = at(AIR, 60.0 * i);
-        }
+        byMinutes(SUN, light);
+        byMinutes(AIR, air);
         return new Weather(
                 new double[minutes], light, air, sky.sunAltitudeDegrees(), sky.east(), sky.north(), sky.up());
+    }
+
+    /** What a knob is at at the beginning of each minute. */
+    private void byMinutes(String knob, double[] into) {
+        List<double[]> steps = steps(knob);
+        int step = 0;
+        for (int minute = 0; minute < into.length; minute++) {
+            while (step + 1 < steps.size() && steps.get(step + 1)[0] <= 60.0 * minute) {
+                step++;
+            }
+            into[minute] = steps.get(step)[1];
+        }
     }
 
     private List<TalkLoss> silences() {

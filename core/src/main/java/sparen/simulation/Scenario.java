@@ -30,6 +30,9 @@ public record Scenario(
         long seed,
         List<TalkLoss> talkLosses,
         List<Request> requests) {
+    /** The longest run in days: ten years. */
+    public static final int MOST_DAYS = 3660;
+
     public Scenario {
         Bounds.present("plan", plan);
         Bounds.present("start", start);

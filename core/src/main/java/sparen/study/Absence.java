@@ -30,6 +30,8 @@ public final class Absence {
     private static final double CUT_JOULES = 3600;
     /** Settings are tried on so many of the weathers that cut, the worst first; the best then on all. */
     private static final int TRIED_ON = 8;
+    /** A setting that helps by less than this (fraction) is not told; judgement, no source. */
+    private static final double LEAST_GAIN = 0.01;
     /** Standard normal quantile of a 90 % interval. */
     private static final double Z = 1.645;
 
@@ -165,7 +167,7 @@ public final class Absence {
             double sum = outcomes(setting.plan(), worst).stream()
                     .mapToDouble(Outcome::sum)
                     .sum();
-            if (sum < least * 0.99) {
+            if (sum < least * (1 - LEAST_GAIN)) {
                 least = sum;
                 best = setting;
             }

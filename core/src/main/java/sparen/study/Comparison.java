@@ -32,7 +32,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
      * @param unit as shown
      * @param before in the first run
      * @param after in the second
-     * @param tellFrom from what difference on it is worth a sentence, in its unit
+     * @param tellFrom from what difference on it is worth a sentence, in its unit; judgement, no source
      */
     public record Figure(String what, String unit, double before, double after, double tellFrom) {
         boolean tells() {

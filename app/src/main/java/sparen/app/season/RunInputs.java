@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.Optional;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.simulation.Scenario;
 import sparen.study.Circumstances;
 
 /**
@@ -19,13 +20,11 @@ import sparen.study.Circumstances;
  */
 public record RunInputs(
         Plan plan, LocalDate from, int days, WeatherChoice weather, long seed, Optional<Circumstances> circumstances) {
-    private static final int MOST_DAYS = 3660;
-
     public RunInputs {
         Bounds.present("plan", plan);
         Bounds.present("from", from);
         Bounds.within("from", from.getYear(), "(year)", 2000, 2100);
-        Bounds.within("days", days, "d", 1, MOST_DAYS);
+        Bounds.within("days", days, "d", 1, Scenario.MOST_DAYS);
         Bounds.present("weather", weather);
         Bounds.within("seed", seed, "", 0, 1e15);
         circumstances = Bounds.orEmpty(circumstances);

@@ -46,11 +46,14 @@ class Weathers {
             }
         }
         Weather made = make(key);
+        if (made.minutes() > MOST_MINUTES) {
+            return made;
+        }
         synchronized (recent) {
             recent.put(key, made);
             int minutes = recent.values().stream().mapToInt(Weather::minutes).sum();
             Iterator<Weather> oldest = recent.values().iterator();
-            while (minutes > MOST_MINUTES && recent.size() > 1) {
+            while (minutes > MOST_MINUTES) {
                 minutes -= oldest.next().minutes();
                 oldest.remove();
             }
