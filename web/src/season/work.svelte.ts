@@ -16,8 +16,6 @@ export class LongWork {
   /** The last that was done. */
   done = $state.raw<WorkView>();
   problem = $state<Problem>();
-  /** From asking to having it (ms). */
-  took = $state(0);
 
   private asked = 0;
 
@@ -37,14 +35,13 @@ export class LongWork {
   /** Begins new work; what is going on is cancelled first. */
   async begin(ask: () => Begin) {
     const turn = ++this.asked;
-    const began = performance.now();
     if (this.running) void this.cancel();
     const { data, problem } = await outcome(ask());
     if (turn !== this.asked) return;
     this.problem = problem;
     if (!data) return;
     sessionStorage.setItem(this.key, data.work.id);
-    await this.follow(data, turn, began);
+    await this.follow(data, turn);
   }
 
   /** Finds the work again that was begun before a reload, and goes on with it. */
@@ -52,15 +49,14 @@ export class LongWork {
     const id = sessionStorage.getItem(this.key);
     if (!id || this.now) return;
     const turn = ++this.asked;
-    const began = performance.now();
-    const { data } = await this.look(id);
+    const { data } = await this.look(id, true);
     // One that is no longer kept is no trouble: there is just nothing to go on with.
     if (!data || turn !== this.asked) return;
     found(data);
-    await this.follow(data, turn, began);
+    await this.follow(data, turn);
   }
 
-  private async follow(first: WorkView, turn: number, began: number) {
+  private async follow(first: WorkView, turn: number) {
     let view = first;
     for (let looks = 0; ; looks++) {
       this.now = view;
@@ -74,16 +70,17 @@ export class LongWork {
       // A server that is away for a moment, or restarts, is asked again.
       else if (problem?.status === 404 || problem?.status === 401) return;
     }
-    this.took = performance.now() - began;
     if (view.work.state === 'DONE') this.done = view;
     if (view.work.state === 'FAILED') {
       this.problem = { type: 'about:blank', status: 0, detail: view.message };
     }
   }
 
-  private look(id: string) {
+  private look(id: string, asked = false) {
     return outcome(
-      api.GET('/api/season/{siteId}/work/{id}', { params: { path: { siteId: this.site, id } } }),
+      api.GET('/api/season/{siteId}/work/{id}', {
+        params: { path: { siteId: this.site, id }, query: { asked } },
+      }),
     );
   }
 

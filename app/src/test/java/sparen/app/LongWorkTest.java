@@ -4,6 +4,10 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.Statement;
 import java.util.HashSet;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -250,6 +254,56 @@ public class LongWorkTest extends OverHttp {
         assertEquals(json(odd.get(scripts)).size(), json(browser.get(scripts)).size());
     }
 
+    /** What was asked is told where it is wanted, as it was asked, and not with every look. */
+    @Test
+    public void whatWasAskedIsToldWhenWanted() throws Exception {
+        ObjectNode asked = inputs("hallgrund", 3);
+        asked.putObject("circumstances").put("loadFactor", 1.5);
+        String path = "/api/season/hallgrund/work/"
+                + begin("hallgrund/runs", asked).at("/work/id").asString();
+        assertFalse(json(browser.get(path)).has("request"));
+        JsonNode told = json(browser.get(path + "?asked=true")).get("request");
+        assertEquals(told.get("seed").asInt(), 3);
+        assertEquals(told.at("/circumstances/loadFactor").asDouble(), 1.5);
+        assertEquals(told.get("plan"), asked.get("plan"));
+    }
+
+    /** A short run is done while one waits; were its node lost in the middle, the scheduler has it still. */
+    @Test
+    public void shortWorkIsNotLostWithItsNode() throws Exception {
+        JsonNode done = begin("hallgrund/runs", inputs("hallgrund", 2));
+        assertEquals(state(done), "DONE");
+        String id = done.at("/work/id").asString();
+        assertEquals(one("select count(*) from scheduled_tasks where task_instance = '" + id + "'"), "1");
+        // As after a lost node: begun, not over, and due.
+        one("with lost as (update work set state = 'running', result = null where id = '" + id
+                + "' returning id) update scheduled_tasks set execution_time = now() where task_instance in"
+                + " (select id from lost) returning task_instance");
+        JsonNode again = until("hallgrund", done, view -> state(view).equals("DONE"));
+        assertEquals(again.get("run"), done.get("run"), "a run is its inputs");
+    }
+
+    /** Ten years in one run, cut into windows like any other. */
+    @Test
+    public void aDecadeIsOneRun() throws Exception {
+        ObjectNode decade = inputs("hallgrund", 3652).put("from", "2026-01-01");
+        JsonNode done = until(
+                "hallgrund",
+                begin("hallgrund/runs", decade),
+                view -> !state(view).equals("RUNNING") && !state(view).equals("WAITING"));
+        assertEquals(state(done), "DONE", done.get("message").asString());
+        assertEquals(done.at("/run/days").size(), 3652);
+        String view = "/api/season/hallgrund/runs/" + done.at("/work/id").asString() + "/view?buckets=100&from=";
+        double end = 3652 * 86_400.0;
+        JsonNode last = json(browser.get(view + (end - 2) + "&to=" + end)).at("/trace/lowBatteryVolts");
+        assertTrue(last.get(0).asDouble() > 10 && last.get(99).asDouble() > 10, last.toString());
+        assertEquals(
+                json(browser.get(view + "0&to=" + end))
+                        .at("/lanes/marker-light-output")
+                        .size(),
+                100);
+    }
+
     /** Work of one site is not there at another, nor is what nobody asked for; a part of a run that is not over is not there either. */
     @Test
     public void workBelongsToItsSite() throws Exception {
@@ -296,14 +350,16 @@ public class LongWorkTest extends OverHttp {
     }
 
     private String node(JsonNode begun) throws Exception {
-        try (var connection = java.sql.DriverManager.getConnection(
-                        "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen", "sparen", "");
-                var rows = connection
-                        .createStatement()
-                        .executeQuery("select node from work where id = '"
-                                + begun.at("/work/id").asString() + "'")) {
-            rows.next();
-            return rows.getString(1);
+        return one("select node from work where id = '" + begun.at("/work/id").asString() + "'");
+    }
+
+    /** The first column of the first row of a question to the database. */
+    private static String one(String question) throws Exception {
+        String url = "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen";
+        try (Connection connection = DriverManager.getConnection(url, "sparen", "");
+                Statement statement = connection.createStatement();
+                ResultSet rows = statement.executeQuery(question)) {
+            return rows.next() ? rows.getString(1) : "none";
         }
     }
 

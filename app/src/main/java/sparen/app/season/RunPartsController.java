@@ -126,8 +126,9 @@ class RunPartsController {
             @RequestParam(defaultValue = "before") String side,
             @RequestParam(defaultValue = "0") double from,
             @RequestParam(defaultValue = "0") double to) {
-        Recorded recorded = recorded(siteId, id, side);
-        RunInputs inputs = inputs(works.find(siteId, id), side);
+        Work work = works.asked(siteId, id);
+        Recorded recorded = recorded(work, side);
+        RunInputs inputs = inputs(work, side);
         String text;
         if (table.equals("trace")) {
             double end = to == 0 ? recorded.result().seconds() : to;
@@ -151,12 +152,15 @@ class RunPartsController {
     }
 
     private Recorded recorded(String siteId, String id, String side) {
-        Work work = works.find(siteId, id);
+        return recorded(works.asked(siteId, id), side);
+    }
+
+    private Recorded recorded(Work work, String side) {
         if (work.state() != Work.State.DONE) {
-            throw Refusal.notFound("What came of the work " + id);
+            throw Refusal.notFound("What came of the work " + work.id());
         }
         String key = work.kind().equals(RunWork.NAME) ? work.id() : ComparisonWork.key(work, side.equals(AFTER));
-        return runs.kept(key, () -> runs.scenario(siteId, inputs(work, side)));
+        return runs.kept(key, () -> runs.scenario(work.siteId(), inputs(work, side)));
     }
 
     private RunInputs inputs(Work work, String side) {

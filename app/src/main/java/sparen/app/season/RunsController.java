@@ -10,6 +10,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
@@ -53,7 +54,7 @@ class RunsController {
      * @param message why it failed; empty otherwise
      * @param days of a run that are over
      * @param yearsSoFar of several years
-     * @param request what was asked for a run
+     * @param request what was asked for a run, where that is wanted: it is as long as a plan
      */
     record WorkView(
             WorkAbout work,
@@ -106,8 +107,9 @@ class RunsController {
     }
 
     @GetMapping("/api/season/{siteId}/work/{id}")
-    WorkView look(@PathVariable String siteId, @PathVariable String id) {
-        return view(works.find(siteId, id));
+    WorkView look(
+            @PathVariable String siteId, @PathVariable String id, @RequestParam(defaultValue = "false") boolean asked) {
+        return view(works.find(siteId, id), asked);
     }
 
     @PostMapping("/api/season/{siteId}/work/{id}/cancel")
@@ -116,13 +118,17 @@ class RunsController {
     }
 
     private WorkView view(Work work) {
+        return view(work, false);
+    }
+
+    private WorkView view(Work work, boolean asked) {
         boolean run = work.kind().equals(RunWork.NAME);
         return new WorkView(
                 WorkAbout.of(work),
                 work.message(),
                 run && !work.state().over() ? partial(work, DaySummary[].class) : List.of(),
                 work.kind().equals(YearsWork.NAME) ? partial(work, Years.Year[].class) : List.of(),
-                run ? Optional.of(works.read(work.request(), RunInputs.class)) : Optional.empty(),
+                run && asked ? Optional.of(works.read(work.request(), RunInputs.class)) : Optional.empty(),
                 result(work, RunWork.NAME),
                 result(work, ComparisonWork.NAME),
                 result(work, YearsWork.NAME),

@@ -28,6 +28,14 @@ interface WorkMapper {
     @Select("select " + COLUMNS + " from work where site_id = #{siteId} and id = #{id}")
     Optional<Work> find(String siteId, String id);
 
+    @Select(
+            """
+            select id, site_id, kind, account, request::text as request, upper(state) as state, cancel_wanted, progress,
+              null as partial, null as result, message, node, created_at, changed_at
+            from work where site_id = #{siteId} and id = #{id}
+            """)
+    Optional<Work> asked(String siteId, String id);
+
     @Select("select " + COLUMNS + " from work where id = #{id}")
     Optional<Work> byId(String id);
 

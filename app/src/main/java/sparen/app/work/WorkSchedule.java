@@ -77,8 +77,9 @@ class WorkSchedule implements SmartLifecycle {
                 .build();
     }
 
-    void add(String id) {
-        scheduler.schedule(task.instance(id), clock.instant());
+    /** Some node does it in a while; what is over by then is left alone. */
+    void add(String id, Duration in) {
+        scheduler.schedule(task.instance(id), clock.instant().plus(in));
     }
 
     /** Does a piece of work and notes what came of it. What this node leaves because it stops stays for another. */

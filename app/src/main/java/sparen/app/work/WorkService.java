@@ -1,6 +1,7 @@
 package sparen.app.work;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.util.List;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
@@ -11,6 +12,8 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class WorkService {
     private static final int MOST_KEPT = 30;
+    /** Far longer than short work takes. */
+    private static final Duration LONG_FOR_SHORT_WORK = Duration.ofMinutes(2);
 
     private final WorkMapper mapper;
     private final WorkSchedule schedule;
@@ -27,13 +30,15 @@ public class WorkService {
     /** Takes work in; some node begins it at once, or as soon as one is free. */
     public Work begin(String siteId, String kind, Object request, String account) {
         Work work = keep(siteId, kind, request, account);
-        schedule.add(work.id());
+        schedule.add(work.id(), Duration.ZERO);
         return work;
     }
 
     /** Takes work in that is done right here, because it is short. */
     public Work doNow(String siteId, String kind, Object request, String account) {
         Work work = keep(siteId, kind, request, account);
+        // Where this node is lost in the middle of it, another takes it up.
+        schedule.add(work.id(), LONG_FOR_SHORT_WORK);
         schedule.perform(work.id());
         return find(siteId, work.id());
     }
@@ -52,6 +57,15 @@ public class WorkService {
      */
     public Work find(String siteId, String id) {
         return mapper.find(siteId, id).orElseThrow(() -> Refusal.notFound("The work " + id));
+    }
+
+    /**
+     * What a piece of work is and what was asked, without what came of it.
+     *
+     * @throws Refusal when the site has none by that id
+     */
+    public Work asked(String siteId, String id) {
+        return mapper.asked(siteId, id).orElseThrow(() -> Refusal.notFound("The work " + id));
     }
 
     /** The latest of a site, newest first, without requests and results. */
