@@ -1,6 +1,6 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
-  import { duration, fixed, typed } from '../lib/sentence/quantity';
+  import { duration, fixed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import type { Output } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
@@ -9,12 +9,13 @@
   import { happened } from '../lib/tape/events';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
-  import { Bench, knobName, SPEEDS, sortedKnobs } from './bench.svelte';
+  import { Bench, SPEEDS, sortedKnobs } from './bench.svelte';
   import Contacts from './Contacts.svelte';
   import Knob from './Knob.svelte';
   import Protocol from './Protocol.svelte';
   import PutBack from './PutBack.svelte';
   import Scripts from './Scripts.svelte';
+  import SlowTurn from './SlowTurn.svelte';
   import Strip from './Strip.svelte';
   import TestLevel from './TestLevel.svelte';
   import Walk from './Walk.svelte';
@@ -29,16 +30,6 @@
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
   const START = ['state_of_charge', 'local_hour'];
-  let wanted = $state('battery_volts');
-  /** What can be turned slowly: at a live bench charge and clock are set at the start. */
-  const slowKnobs = $derived(
-    Object.keys(stands?.knobs ?? {}).filter((knob) => !bench.live || !START.includes(knob)),
-  );
-  const slowKnob = $derived(slowKnobs.includes(wanted) ? wanted : (slowKnobs[0] ?? ''));
-  let slowTo = $state('');
-  let slowOver = $state('2 min');
-  let slowTrouble = $state('');
-
   // Played anew whenever the plan is another one.
   $effect(() => {
     if (plan) void bench.play();
@@ -50,19 +41,6 @@
     const timer = setInterval(() => void bench.forward((bench.speed * every) / 1000), every);
     return () => clearInterval(timer);
   });
-
-  async function turnSlowly(event: SubmitEvent) {
-    event.preventDefault();
-    const to = typed(slowTo, '');
-    const over = typed(slowOver, 's');
-    slowTrouble =
-      to === undefined
-        ? `“${slowTo}” is not a number`
-        : over === undefined || over <= 0
-          ? `“${slowOver}” is not a time, such as 90 s or 2 min`
-          : '';
-    if (slowTrouble === '' && to !== undefined && over !== undefined) await bench.turn(slowKnob, to, over);
-  }
 
   function turn(knob: string, to: number) {
     void (bench.live && START.includes(knob) ? bench.setAtStart(knob, to) : bench.turn(knob, to));
@@ -143,40 +121,11 @@
               />
             {/each}
           </details>{/if}
-        <form
-          class="mt-4 grid grid-cols-1 gap-2 border-t border-rule pt-3"
-          onsubmit={turnSlowly}
-          aria-label="Slow turn"
-        >
-          <h3>Slow turn</h3>
-          <select
-            class="{FIELD} w-full min-w-0"
-            aria-label="Knob to turn slowly"
-            value={slowKnob}
-            onchange={(event) => (wanted = event.currentTarget.value)}
-          >
-            {#each slowKnobs as knob (knob)}<option value={knob}>{knobName(knob, names)}</option>{/each}
-          </select>
-          <div class="grid grid-cols-2 gap-2">
-            <label class="grid min-w-0 gap-1 text-sm text-soft"
-              >to<input
-                class="{FIELD} w-full min-w-0"
-                inputmode="decimal"
-                bind:value={slowTo}
-                aria-label="Turn slowly to"
-              /></label
-            >
-            <label class="grid min-w-0 gap-1 text-sm text-soft"
-              >over<input
-                class="{FIELD} w-full min-w-0"
-                bind:value={slowOver}
-                aria-label="Over what time"
-              /></label
-            >
-          </div>
-          {#if slowTrouble}<p class="text-sm text-danger" role="alert">{slowTrouble}</p>{/if}
-          <Action type="submit">Turn</Action>
-        </form>
+        <SlowTurn
+          {bench}
+          knobs={Object.keys(stands.knobs).filter((knob) => !bench.live || !START.includes(knob))}
+          {names}
+        />
       </section>
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
         <h2 id="contacts">Contacts</h2>

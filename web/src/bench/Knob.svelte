@@ -1,6 +1,6 @@
 <script lang="ts">
   import NumberChip from '../lib/sentence/NumberChip.svelte';
-  import { knobName, knobRange, knobUnit } from './bench.svelte';
+  import { knobName, knobRange, knobScale, knobUnit } from './bench.svelte';
 
   /** A knob: dragged, stepped or typed. */
   interface Props {
@@ -14,8 +14,7 @@
   let { knob, value, nominalVolts, names, turn }: Props = $props();
 
   const name = $derived(knobName(knob, names));
-  /** A state of charge is said in percent. */
-  const scale = $derived(knob.includes('charge') ? 100 : 1);
+  const scale = $derived(knobScale(knob));
   const unit = $derived(scale === 100 ? '%' : knobUnit(knob));
   const range = $derived(knobRange(knob, nominalVolts));
   const isVolts = $derived(unit === 'V');

@@ -6,7 +6,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { happened } from '../lib/tape/events';
-  import { knobName, knobUnit, type Bench } from './bench.svelte';
+  import { knobName, knobScale, knobUnit, type Bench } from './bench.svelte';
   import { differences, type Differs } from './differences';
 
   /** What was done as a script: kept under a name, played again, on another revision too, and as a test protocol on paper. */
@@ -113,7 +113,7 @@
   {#if bench.turns.length > 0}
     <ol class="number mt-3 border-t border-rule pt-2 text-sm" aria-label="Steps">
       {#each bench.turns as turn, i (i)}
-        {@const scale = turn.knob.includes('charge') ? 100 : 1}
+        {@const scale = knobScale(turn.knob)}
         <li>
           {fixed(turn.seconds, 1)} s: {knobName(turn.knob, names)} to {fixed(turn.value * scale, 2)}
           {scale === 100 ? '%' : knobUnit(turn.knob)}{turn.overSeconds > 0

@@ -241,6 +241,9 @@ export function knobName(knob: string, names: Record<string, string> = {}): stri
   return `${kind[1]} ${(id && names[id]) ?? part.replaceAll('_', ' ')}`;
 }
 
+/** By what a knob's value is shown: a state of charge is said in percent. */
+export const knobScale = (knob: string) => (knob.includes('charge') ? 100 : 1);
+
 /** What a knob counts in. */
 export function knobUnit(knob: string): string {
   if (knob.includes('volts')) return 'V';

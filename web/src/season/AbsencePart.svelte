@@ -7,6 +7,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { session } from '../lib/shell/session.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
+  import Lowest from './Lowest.svelte';
   import { Conditions } from './conditions.svelte';
   import type { SeasonRun } from './run.svelte';
   import WorkBar from './WorkBar.svelte';
@@ -35,16 +36,6 @@
         : '',
   );
   const answer = $derived(work.done?.absence);
-  /** How many weathers came down to each span of so many percent. */
-  const BIN = 2;
-  const bins = $derived.by(() => {
-    const counts = Array.from({ length: 100 / BIN }, () => 0);
-    for (const lowest of answer?.lowestCharges ?? []) {
-      const bin = Math.min(counts.length - 1, Math.floor((lowest * 100) / BIN));
-      counts[bin] = (counts[bin] ?? 0) + 1;
-    }
-    return counts;
-  });
   const name = (id: string) => plan.site.loads.find((one) => one.id === id)?.name ?? id;
   const percent = (share: number) => `${Math.round(share * 100)} %`;
 
@@ -134,32 +125,7 @@
     {/each}
     <div class="border-t border-rule py-4">
       <h2>Lowest state of charge in each weather</h2>
-      <svg
-        class="mt-2 block h-20 w-full max-w-2xl"
-        viewBox="-14 0 628 80"
-        preserveAspectRatio="xMinYMid"
-        role="img"
-        aria-label="from {percent(answer.lowestCharges[0] ?? 0)} to {percent(
-          answer.lowestCharges.at(-1) ?? 0,
-        )}"
-      >
-        {#each bins as count, i (i)}
-          {#if count > 0}
-            <rect
-              x={i * BIN * 6 + 1}
-              y={58 - (count / Math.max(...bins)) * 52}
-              width={BIN * 6 - 2}
-              height={(count / Math.max(...bins)) * 52}
-              fill="var(--battery)"><title>{count} between {i * BIN} and {(i + 1) * BIN} %</title></rect
-            >
-          {/if}
-        {/each}
-        <path d="M0 58H600" stroke="var(--rule-strong)" />
-        {#each [0, 20, 40, 60, 80, 100] as mark (mark)}
-          <path d="M{mark * 6} 58v5" stroke="var(--rule-strong)" />
-          <text x={mark * 6} y="77" text-anchor="middle" class="number fill-soft text-[12px]">{mark} %</text>
-        {/each}
-      </svg>
+      <Lowest charges={answer.lowestCharges} />
     </div>
     {#if answer.help}
       <div class="border-t border-rule py-4">

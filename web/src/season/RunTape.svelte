@@ -10,8 +10,8 @@
   import type { Looked, SeasonRun } from './run.svelte';
   import Simulated from './Simulated.svelte';
   import type { Spans } from './spans.svelte';
+  import TapeGroup from './TapeGroup.svelte';
   import ZoomBar from './ZoomBar.svelte';
-  import { zoomKeys } from './zoomKeys';
   import type { RunSummary } from '../lib/api/api';
 
   /** The tape in full: of one run, or of two on the same axes. */
@@ -57,18 +57,7 @@
   {#if view}
     {@const from = view.trace.fromSeconds}
     {@const to = from + view.trace.bucketSeconds * view.trace.usedWatts.length}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-    <div
-      class="mt-2"
-      role="group"
-      tabindex="0"
-      aria-label="Tape of the simulated run; arrow keys move, plus and minus zoom, 0 shows the whole run"
-      data-took={Math.round(looked.took)}
-      data-run={looked.of}
-      data-from={from}
-      data-to={to}
-      onkeydown={zoomKeys(spans)}
-    >
+    <TapeGroup {spans} took={looked.took} run={looked.of} {from} {to}>
       {#await tape then { default: Tape }}
         <Tape
           shown={{ trace: view.trace, start: start / 1000 }}
@@ -97,7 +86,7 @@
         {names}
         signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}
       />
-    </div>
+    </TapeGroup>
     <Simulated {run} />
   {:else if !looked.problem}
     <div class="h-[560px] p-2 text-soft" role="status">Drawing the tape</div>

@@ -8,8 +8,8 @@
   import { linesOf } from './lines';
   import Simulated from './Simulated.svelte';
   import type { Season } from './season.svelte';
+  import TapeGroup from './TapeGroup.svelte';
   import ZoomBar from './ZoomBar.svelte';
-  import { zoomKeys } from './zoomKeys';
 
   /** The small tape beside a plan that is edited: it follows every change. */
   interface Props {
@@ -54,15 +54,7 @@
       retry={() => plan && season.run(plan, width - 80)}
     />{/if}
   {#if answer}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex, a11y_no_noninteractive_element_interactions -->
-    <div
-      class="mt-2"
-      role="group"
-      tabindex="0"
-      aria-label="Tape of the simulated run; arrow keys move, plus and minus zoom, 0 shows the whole run"
-      data-took={Math.round(season.took)}
-      onkeydown={zoomKeys(season.spans)}
-    >
+    <TapeGroup spans={season.spans} took={season.took}>
       {#await tape then { default: Tape }}
         <Tape
           shown={{ trace: answer.view.trace, start: Date.parse(answer.run.start) / 1000 }}
@@ -81,7 +73,7 @@
           .filter((one) => one.loads.length === 0)
           .map((one) => one.id)}
       />
-    </div>
+    </TapeGroup>
     <Simulated run={answer.run} />
   {:else if !season.problem}
     <div class="h-[430px] p-2 text-soft" role="status">Running the season</div>

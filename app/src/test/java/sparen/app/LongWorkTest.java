@@ -276,9 +276,10 @@ public class LongWorkTest extends OverHttp {
         String id = done.at("/work/id").asString();
         assertEquals(one("select count(*) from scheduled_tasks where task_instance = '" + id + "'"), "1");
         // As after a lost node: begun, not over, and due.
-        one("with lost as (update work set state = 'running', result = null where id = '" + id
+        String lost = one("with lost as (update work set state = 'running', result = null where id = '" + id
                 + "' returning id) update scheduled_tasks set execution_time = now() where task_instance in"
                 + " (select id from lost) returning task_instance");
+        assertEquals(lost, id);
         JsonNode again = until("hallgrund", done, view -> state(view).equals("DONE"));
         assertEquals(again.get("run"), done.get("run"), "a run is its inputs");
     }

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import org.testng.annotations.Test;
@@ -154,5 +155,50 @@ public class LiveBenchTest {
 
     private static String whyNot(BenchState state) {
         return state.outputs().get(0).whyNot();
+    }
+
+    /** A knob turned again in the middle of a slow turn goes on from where it is; what was to come of the first turn does not come. */
+    @Test
+    public void aKnobTurnedAgainForgetsWhatWasToCome() {
+        Plan plan = plan(10, 11, 5);
+        Turn up = new Turn(10, "load_watts_pump", 400, 100);
+        Turn back = new Turn(60, "load_watts_pump", 100, 20);
+        assertEquals(play(plan, 59, up, back).knobs().get("load_watts_pump"), 400 * 0.5, 20.0);
+        double between = play(plan, 70, up, back).knobs().get("load_watts_pump");
+        assertTrue(between > 100 && between < 200, "at " + between);
+        assertEquals(play(plan, 81, up, back).knobs().get("load_watts_pump"), 100.0);
+        assertEquals(play(plan, 500, up, back).knobs().get("load_watts_pump"), 100.0);
+    }
+
+    /** A week with the longest script there may be is answered while a hand is still on the knob. */
+    @Test
+    public void theLongestScriptIsPlayedSoon() {
+        List<Turn> turns = new ArrayList<>();
+        for (int i = 0; i < 2000; i++) {
+            turns.add(new Turn(i * 300, "air_celsius", i % 30, i % 2 == 0 ? 0 : 200));
+        }
+        Plan plan = plan(10, 11, 5);
+        LiveBench.play(plan, new BenchScript(turns), 3600, 600);
+        long started = System.nanoTime();
+        BenchState state = LiveBench.play(plan, new BenchScript(turns), 599_000, 600);
+        assertTrue(System.nanoTime() - started < 3_000_000_000L, "took too long");
+        assertEquals(state.knobs().get("air_celsius"), 1996 % 30, 3.0);
+    }
+
+    /** What a device rounds is what stands on the live bench too: it takes the plan as its devices hold it, as a run does. */
+    @Test
+    public void itIsTheSameEngineAsARun() {
+        Plan plan = plan(24.5, 24.8, 2);
+        Turn on = new Turn(0, "load_watts_pump", 500, 0);
+        Plan constant = Fields.withAt(plan, "site/loads/pump/consumption", new Consumption.ConstantPower(500));
+        List<Double> bench =
+                play(plan, 300, on).events().stream().map(Event::seconds).toList();
+        List<Double> run = Simulation.run(Sites.scenario(constant, 300), new Window(0, 300, 1)).events().stream()
+                .map(Event::seconds)
+                .toList();
+        assertEquals(bench.size(), run.size());
+        for (int i = 0; i < 4; i++) {
+            assertEquals(bench.get(i), run.get(i), 0.05, "event " + i);
+        }
     }
 }

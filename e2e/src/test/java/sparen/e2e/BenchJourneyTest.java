@@ -79,8 +79,10 @@ public class BenchJourneyTest extends BrowserTest {
         page.getByLabel("Turn slowly to").fill("low");
         button(page, "Turn").last().click();
         assertThat(page.getByRole(AriaRole.ALERT)).hasText("“low” is not a number");
+        page.getByLabel("Turn slowly from").fill("14");
         page.getByLabel("Turn slowly to").fill("11");
         page.getByLabel("Over what time").fill("3 min");
+        assertThat(page.getByText("−1 V a minute")).isVisible();
         button(page, "Turn").last().click();
         button(page, "To the next switching").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened")))
