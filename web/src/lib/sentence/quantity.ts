@@ -91,7 +91,7 @@ export function energy(wattHours: number): string {
 
 /** A worked-out number with as many digits as can be believed: four, and no zeros behind the point. */
 export function believable(value: number): string {
-  return decimal(Number(value.toPrecision(4)));
+  return decimal(Number(value.toPrecision(4))).replace('-', '−');
 }
 
 /** A sentence's first letter made large. */

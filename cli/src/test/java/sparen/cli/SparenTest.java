@@ -125,7 +125,7 @@ public class SparenTest {
         assertTrue(shown.toString().contains("In the run"), shown.toString());
         Outcome tooLong = call("check", asFound, "--run", "--days", "4000");
         assertEquals(tooLong.code(), 1);
-        assertTrue(tooLong.err().contains("--days: 4000 d is outside 1 to 400"), tooLong.err());
+        assertTrue(tooLong.err().contains("--days: 4000 d is outside 1 to 3660"), tooLong.err());
     }
 
     /** Weather of a file is taken by day and hour; one that does not fit is refused, and nothing is printed as a result. */
