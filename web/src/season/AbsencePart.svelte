@@ -105,7 +105,7 @@
   </div>
 </form>
 {#if answer}
-  <section class="px-4 pb-8 md:px-6" aria-label="What came of it">
+  <section class="px-4 pt-5 pb-8 md:px-6" aria-label="What came of it">
     {#each answer.chances as chance (chance.load)}
       <div class="border-t border-rule py-4">
         <h2>{name(chance.load)}</h2>

@@ -81,7 +81,11 @@
   {/if}
   <label class="flex min-w-0 flex-col">
     weather
-    <select class="{FIELD} max-w-72" aria-label="weather" bind:value={asked.weather}>
+    <select
+      class="{FIELD} {compact ? 'max-w-40' : 'max-w-72'}"
+      aria-label="weather"
+      bind:value={asked.weather}
+    >
       {#each WEATHERS as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
       {#each files as file (file.id)}<option value={file.id}>file {file.name}</option>{/each}
     </select>

@@ -52,7 +52,9 @@
 </script>
 
 <section id="tape" class="px-2 md:px-4" aria-label="Tape" bind:clientWidth={width}>
-  <ZoomBar {spans} hovered={hovered === undefined ? undefined : moment(start + hovered * 1000, zone)} />
+  <div class="px-2">
+    <ZoomBar {spans} hovered={hovered === undefined ? undefined : moment(start + hovered * 1000, zone)} />
+  </div>
   {#if looked.problem}<Trouble problem={looked.problem} />{/if}
   {#if view}
     {@const from = view.trace.fromSeconds}

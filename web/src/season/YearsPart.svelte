@@ -104,7 +104,7 @@
   <div class="min-w-64 grow"><WorkBar {work} what="Running {count} years" /></div>
 </form>
 {#if years.length > 0}
-  <section class="px-4 pb-8 md:px-6" aria-label="Years">
+  <section class="px-4 pt-5 pb-8 md:px-6" aria-label="Years">
     <div class="overflow-x-auto">
       <table class="w-full max-w-5xl text-right">
         <thead class="text-sm text-soft">

@@ -7,7 +7,7 @@
   let { spans, hovered }: { spans: Spans; hovered?: string | undefined } = $props();
 </script>
 
-<div class="no-print flex grow flex-wrap items-center gap-2 px-2">
+<div class="no-print flex grow flex-wrap items-center gap-2">
   <Action onclick={() => spans.zoom(0.5)} aria-label="Closer">+</Action>
   <Action onclick={() => spans.zoom(2)} disabled={!spans.chosen} aria-label="Wider">−</Action>
   <Action onclick={() => spans.pan(-0.5)} disabled={!spans.chosen} aria-label="Earlier">←</Action>

@@ -179,6 +179,12 @@ public class AroundTheHouseTest extends BrowserTest {
         signIn(page, "liv");
         page.navigate(address() + "/#" + PLAN);
         Locator chips = page.getByRole(AriaRole.SPINBUTTON);
+        // The seed of the tape is a number too, and there before the sentences are.
+        assertThat(page.getByRole(AriaRole.ARTICLE)
+                        .first()
+                        .getByRole(AriaRole.SPINBUTTON)
+                        .first())
+                .isVisible();
         assertThat(chips.first()).isVisible();
         for (Locator chip : chips.all()) {
             assertTrue(chip.boundingBox().height >= 44, chip.getAttribute("aria-label") + " is too low");
