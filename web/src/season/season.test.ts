@@ -176,7 +176,7 @@ describe('long work', () => {
     server.answers = Array.from({ length: 40 }, (_, i) => ({ data: view(i < 3 ? '1' : '2', 'DONE') }));
     const one = await work();
     const first = one.begin(begin(view('1', 'RUNNING')));
-    await new Promise((resolve) => setTimeout(resolve, 5));
+    await vi.waitFor(() => expect(one.now?.work.id).toBe('1'));
     await one.begin(begin(view('2', 'DONE')));
     await first;
     expect(server.cancelled).toEqual(['1']);

@@ -11,13 +11,8 @@ import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.ResultSet;
-import java.sql.SQLException;
-import java.sql.Statement;
+import java.util.List;
 import java.util.Map;
-import java.util.concurrent.TimeUnit;
 import org.testng.annotations.Test;
 
 /** What the commands say when they cannot start, and that the database keeps what it was given. */
@@ -32,7 +27,7 @@ public class CommandsTest {
         builder.environment().putAll(environment);
         Path output = Files.createTempFile("sparen", ".out");
         Process process = builder.redirectOutput(output.toFile()).start();
-        assertTrue(process.waitFor(60, TimeUnit.SECONDS), String.join(" ", command));
+        Patience.until(String.join(" ", command) + " ends", () -> !process.isAlive());
         return new Outcome(process.exitValue(), Files.readString(output, StandardCharsets.UTF_8));
     }
 
@@ -84,35 +79,15 @@ public class CommandsTest {
     public void theDatabaseKeepsWhatItWasGivenThroughStopAndKill() throws Exception {
         TestDatabase database = TestDatabase.create();
         try {
-            execute(database, "create table kept (what text); insert into kept values ('a')");
+            database.ask("create table kept (what text); insert into kept values ('a')");
             database.stop();
             database.start();
-            execute(database, "insert into kept values ('b')");
+            database.ask("insert into kept values ('b')");
             database.kill();
             database.start();
-            assertEquals(count(database), 2);
+            assertEquals(database.ask("select what from kept order by 1"), List.of("a", "b"));
         } finally {
             database.stop();
-        }
-    }
-
-    private static Connection connect(TestDatabase database) throws SQLException {
-        return DriverManager.getConnection("jdbc:postgresql://127.0.0.1:" + database.port() + "/sparen", "sparen", "");
-    }
-
-    private static void execute(TestDatabase database, String sql) throws SQLException {
-        try (Connection connection = connect(database);
-                Statement statement = connection.createStatement()) {
-            statement.execute(sql);
-        }
-    }
-
-    private static int count(TestDatabase database) throws SQLException {
-        try (Connection connection = connect(database);
-                Statement statement = connection.createStatement();
-                ResultSet result = statement.executeQuery("select count(*) from kept")) {
-            result.next();
-            return result.getInt(1);
         }
     }
 }

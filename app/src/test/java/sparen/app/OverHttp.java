@@ -13,6 +13,7 @@ import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
 import org.springframework.test.context.DynamicPropertySource;
 import org.springframework.test.context.testng.AbstractTestNGSpringContextTests;
+import org.testng.annotations.BeforeMethod;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -30,6 +31,11 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
         registry.add(
                 "spring.datasource.url",
                 () -> "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen");
+    }
+
+    @BeforeMethod
+    public void nothingIsLeftOfAnotherTest() {
+        TestDatabase.shared().asAtFirst();
     }
 
     /** A browser's part: cookies and the token against forgery. */

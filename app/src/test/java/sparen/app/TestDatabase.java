@@ -7,7 +7,13 @@ import java.net.ServerSocket;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
-import java.util.concurrent.TimeUnit;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.util.ArrayList;
+import java.util.List;
 
 /** A PostgreSQL of the tests' own: a real one, on loopback, in a folder that is thrown away. */
 public final class TestDatabase {
@@ -17,6 +23,7 @@ public final class TestDatabase {
 
     private final Path data;
     private final int port;
+    private boolean kept;
 
     private TestDatabase(Path data, int port) {
         this.data = data;
@@ -72,6 +79,51 @@ public final class TestDatabase {
         script("kill", data.toString());
     }
 
+    /** The first column of a question's rows. */
+    public List<String> ask(String question) {
+        String url = "jdbc:postgresql://127.0.0.1:" + port + "/sparen";
+        try (Connection connection = DriverManager.getConnection(url, "sparen", "");
+                Statement statement = connection.createStatement()) {
+            List<String> answers = new ArrayList<>();
+            if (statement.execute(question)) {
+                ResultSet rows = statement.getResultSet();
+                while (rows.next()) {
+                    answers.add(rows.getString(1));
+                }
+            }
+            return answers;
+        } catch (SQLException failure) {
+            throw new IllegalStateException(question, failure);
+        }
+    }
+
+    /**
+     * The first time it remembers what stands in every table but those of signed-in people; later it puts that back, so that no test
+     * meets what another left. Long work that still goes on is cancelled first.
+     */
+    public void asAtFirst() {
+        StringBuilder all = new StringBuilder();
+        if (kept) {
+            ask("update work set cancel_wanted = true where state in ('waiting', 'running')");
+            Patience.until("no node is at work", () -> ask("select 1 from scheduled_tasks where picked")
+                    .isEmpty());
+            // As tables are copied: in any order, whatever refers to what.
+            all.append("set session_replication_role = replica;");
+            tables().forEach(table ->
+                    all.append("delete from public.%1$s; insert into public.%1$s table kept.%1$s;".formatted(table)));
+        } else {
+            all.append("create schema kept;");
+            tables().forEach(table -> all.append("create table kept.%1$s as table public.%1$s;".formatted(table)));
+        }
+        ask(all.toString());
+        kept = true;
+    }
+
+    private List<String> tables() {
+        return ask("select table_name from information_schema.tables where table_schema = 'public'"
+                + " and table_name not like 'flyway%' and table_name not like 'spring_session%' order by 1");
+    }
+
     private static void script(String... arguments) {
         try {
             String[] command = new String[arguments.length + 1];
@@ -81,14 +133,12 @@ public final class TestDatabase {
                     .redirectOutput(ProcessBuilder.Redirect.DISCARD)
                     .redirectError(ProcessBuilder.Redirect.INHERIT)
                     .start();
-            if (!process.waitFor(90, TimeUnit.SECONDS) || process.exitValue() != 0) {
+            Patience.until(String.join(" ", command) + " ends", () -> !process.isAlive());
+            if (process.exitValue() != 0) {
                 throw new IllegalStateException(String.join(" ", command) + " failed");
             }
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(interrupted);
         }
     }
 }

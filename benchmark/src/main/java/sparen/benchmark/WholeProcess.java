@@ -1,14 +1,22 @@
 package sparen.benchmark;
 
-import com.sun.management.ThreadMXBean;
-import java.lang.management.ManagementFactory;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
+import sparen.check.Checks;
+import sparen.format.ProfileReader;
+import sparen.measure.Machine;
+import sparen.program.Plan;
+import sparen.simulation.BenchScript;
+import sparen.simulation.LiveBench;
 import sparen.simulation.ReferenceComparison;
 import sparen.simulation.RunResult;
 import sparen.simulation.Simulation;
@@ -20,17 +28,30 @@ import sparen.simulation.Window;
  */
 public final class WholeProcess {
     private static final int RUNS = 11;
+    private static final int YEAR_OF_MINUTES = 525_600;
+    private static final int LONGEST_SCRIPT = 2000;
     private static final Window NONE = new Window(0, 1, 1);
 
     private WholeProcess() {}
 
     /** Runs all of it. No arguments. */
     public static void main(String[] arguments) throws Exception {
+        System.out.println(Machine.calibration());
         System.out.println("site        first ms  min ms  median ms    steps  ns/step  MB/run  two cores ×");
         for (String site : Years.SITES) {
             measure(site);
         }
         System.out.println(ReferenceComparison.report());
+        Plan plan = Years.plan("skarvholm");
+        least("findings of Skarvholm", 300, () -> Checks.of(plan, Map.of()));
+        String minutes = IntStream.range(0, YEAR_OF_MINUTES)
+                .mapToObj(i -> i * 60 + ";" + i % 97)
+                .collect(Collectors.joining("\n", "seconds;power\n", "\n"));
+        least("a profile of a year of minutes", 5, () -> ProfileReader.read(minutes, ZoneId.of("Europe/Oslo")));
+        BenchScript script = new BenchScript(IntStream.range(0, LONGEST_SCRIPT)
+                .mapToObj(i -> new BenchScript.Turn(i * 300, "air_celsius", i % 30, i % 2 == 0 ? 0 : 200))
+                .toList());
+        least("the longest script at the live bench", 3, () -> LiveBench.play(plan, script, 599_000, 600));
     }
 
     private static void measure(String site) throws Exception {
@@ -41,12 +62,14 @@ public final class WholeProcess {
         long steps = 0;
         long bytes = 0;
         for (int i = 0; i < RUNS; i++) {
-            long before = allocated();
-            long start = System.nanoTime();
-            RunResult result = prepared.run(NONE, Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
-            times[i] = milliseconds(start);
-            bytes = allocated() - before;
-            steps = result.steps();
+            int run = i;
+            RunResult[] result = new RunResult[1];
+            bytes = Machine.allocatedBytes(() -> {
+                long start = System.nanoTime();
+                result[0] = prepared.run(NONE, Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
+                times[run] = milliseconds(start);
+            });
+            steps = result[0].steps();
         }
         double first = times[0];
         Arrays.sort(times);
@@ -88,12 +111,17 @@ public final class WholeProcess {
         return times[2];
     }
 
-    private static double milliseconds(long since) {
-        return (System.nanoTime() - since) / 1e6;
+    private static void least(String what, int times, Runnable work) {
+        double least = Double.POSITIVE_INFINITY;
+        for (int i = 0; i < times; i++) {
+            long began = System.nanoTime();
+            work.run();
+            least = Math.min(least, milliseconds(began));
+        }
+        System.out.printf(Locale.ROOT, "%-38s %8.2f ms at the least of %d%n", what, least, times);
     }
 
-    private static long allocated() {
-        ThreadMXBean threads = (ThreadMXBean) ManagementFactory.getThreadMXBean();
-        return threads.getThreadAllocatedBytes(Thread.currentThread().getId());
+    private static double milliseconds(long since) {
+        return (System.nanoTime() - since) / 1e6;
     }
 }

@@ -20,14 +20,17 @@ final class Years {
 
     private Years() {}
 
-    static Scenario of(String site) {
-        Plan plan;
+    static Plan plan(String site) {
         try {
-            plan = Documents.read(Files.readString(Path.of("demo", site + ".json")))
+            return Documents.read(Files.readString(Path.of("demo", site + ".json")))
                     .plan();
         } catch (IOException | DocumentProblem broken) {
             throw new IllegalStateException("run from the project's folder: demo/" + site + ".json", broken);
         }
+    }
+
+    static Scenario of(String site) {
+        Plan plan = plan(site);
         var location = plan.site().location();
         Instant start = Instant.parse("2026-01-01T00:00:00Z");
         Climate climate = Climate.atLatitude(location.latitudeDegrees());

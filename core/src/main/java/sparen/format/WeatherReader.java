@@ -43,6 +43,7 @@ public final class WeatherReader {
     private final List<ProfileReader.BadLine> bad = new ArrayList<>();
     private final List<String> notes = new ArrayList<>();
     private int badCount;
+    private boolean tooLong;
     private double[] times = new double[10_000];
     private double[] global = new double[10_000];
     private double[] diffuse = new double[10_000];
@@ -102,7 +103,7 @@ public final class WeatherReader {
         boolean mixedYears = false;
         int firstYear = 0;
         int line = EPW_HEADER_LINES;
-        for (String text = reader.readLine(); text != null; text = reader.readLine()) {
+        for (String text = reader.readLine(); text != null && !tooLong; text = reader.readLine()) {
             line++;
             if (text.isBlank()) {
                 continue;
@@ -154,6 +155,9 @@ public final class WeatherReader {
                     continue;
                 }
                 takeCsv(line, columns, clock);
+                if (tooLong) {
+                    return;
+                }
             }
         } catch (CsvParseException broken) {
             refuse(size + badCount + 1L, "cannot be split into columns: " + broken.getMessage());
@@ -203,6 +207,7 @@ public final class WeatherReader {
         }
         if (size == MOST_LINES) {
             refuse(line, "more than " + MOST_LINES + " lines");
+            tooLong = true;
             return;
         }
         if (size == times.length) {

@@ -24,6 +24,7 @@ import sparen.device.FittedDevice;
 import sparen.device.Hiding;
 import sparen.device.Knob;
 import sparen.format.Profile;
+import sparen.measure.Machine;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
@@ -36,6 +37,7 @@ import sparen.program.GeneratorStart;
 import sparen.program.HardCutOff;
 import sparen.program.LowBatterySignal;
 import sparen.program.Origin;
+import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.SocDisconnect;
@@ -711,18 +713,29 @@ public class ChecksTest {
         assertFalse(calm.contains("BatteryRanEmpty") || calm.contains("Chattered"), calm.toString());
     }
 
-    /** The set takes less than 2 ms a plan once warm; measured against itself cold it would say nothing, so the bound is wide: 20 ms. */
+    /** With four times the outputs and their loads, the static set takes no more for each of them, or a little. */
     @Test
-    public void theStaticSetIsQuick() {
-        for (int i = 0; i < 200; i++) {
-            find(PLAN);
+    public void theStaticSetGrowsWithThePlanAndNoFaster() {
+        long one = findingBytes(PLAN);
+        Plan four = PLAN;
+        for (int copy = 0; copy < 3; copy++) {
+            four = withOutputsAgain(four, copy);
         }
-        long best = Long.MAX_VALUE;
-        for (int i = 0; i < 50; i++) {
-            long start = System.nanoTime();
-            find(PLAN);
-            best = Math.min(best, System.nanoTime() - start);
+        long all = findingBytes(four);
+        assertTrue(all < 6 * one, one + " bytes for one, " + all + " for four times the outputs");
+    }
+
+    /** Each output once more, without loads of its own. */
+    private static Plan withOutputsAgain(Plan plan, int copy) {
+        List<Output> outputs = new ArrayList<>(plan.program().outputs());
+        for (Output output : PLAN.program().outputs()) {
+            outputs.add(Fields.with(Fields.with(output, "id", output.id() + "-" + copy), "loads", List.of()));
         }
-        assertTrue(best < 20_000_000, best + " ns");
+        return Fields.with(plan, "program", Fields.with(plan.program(), "outputs", outputs));
+    }
+
+    private static long findingBytes(Plan plan) {
+        find(plan);
+        return Machine.allocatedBytes(() -> find(plan));
     }
 }

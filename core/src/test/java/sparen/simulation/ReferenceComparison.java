@@ -7,12 +7,6 @@ import sparen.site.Chemistry;
 public final class ReferenceComparison {
     private ReferenceComparison() {}
 
-    /** How many times faster the engine is than the integrator on a week of a site, each at its best of some runs. */
-    static double ratio(Chemistry chemistry, int runs) {
-        double[] times = times(chemistry, runs);
-        return times[1] / times[0];
-    }
-
     /** Two lines: a lithium and a flooded site. */
     public static String report() {
         StringBuilder told = new StringBuilder("week against a general-purpose integrator at 1e-8:");

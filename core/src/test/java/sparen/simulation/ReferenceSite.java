@@ -55,6 +55,7 @@ public final class ReferenceSite {
     private double belowSince = Double.NaN;
     private double aboveSince = Double.NaN;
     private double rechargeSince = Double.NaN;
+    private long evaluations;
 
     public ReferenceSite(Scenario scenario) {
         this.scenario = scenario;
@@ -183,6 +184,7 @@ public final class ReferenceSite {
 
         @Override
         public double[] computeDerivatives(double t, double[] y) {
+            evaluations++;
             double amperes = net(bus(y));
             boolean charging = amperes > 0;
             double gas = charging && model.gasMargin() > 0 ? model.gasMargin() / (1 + model.gasMargin() - y[0]) : 0;
@@ -220,6 +222,11 @@ public final class ReferenceSite {
             t = integrate(t, stop, tolerance);
         }
         settle(t);
+    }
+
+    /** How often the bus was solved for the derivatives. */
+    long evaluations() {
+        return evaluations;
     }
 
     private double due() {

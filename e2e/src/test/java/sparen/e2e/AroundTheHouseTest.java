@@ -44,8 +44,7 @@ public class AroundTheHouseTest extends BrowserTest {
     /** From a few facts to a plan without danger or caution; deleted, and brought back by undo. */
     @Test
     public void makesANewSiteWithACleanPlan() {
-        Page page = window(1280, 800);
-        signIn(page, "liv");
+        Page page = at("/", "liv");
         page.getByText("New site").click();
         assertAccessible(page);
         page.getByLabel("Name").fill("Ytterholmen");
@@ -109,8 +108,8 @@ public class AroundTheHouseTest extends BrowserTest {
     @Test
     public void theTapeObeysTheKeys() {
         Page page = at(SEASON, "odd");
-        Locator tape = page.locator("[data-took]");
-        tape.focus();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Tape of the simulated run"))
+                .focus();
         page.keyboard().press("+");
         assertThat(page.locator("#tape")).containsText("7 d shown");
         page.keyboard().press("+");
@@ -127,8 +126,7 @@ public class AroundTheHouseTest extends BrowserTest {
     /** When the server does not answer the page says so, keeps what is there, and tries again when asked. */
     @Test
     public void saysWhenTheServerDoesNotAnswer() {
-        Page page = window(1280, 800);
-        signIn(page, "liv");
+        Page page = at("/", "liv");
         page.route(
                 "**/api/sites",
                 route -> route.fulfill(
@@ -163,7 +161,9 @@ public class AroundTheHouseTest extends BrowserTest {
 
     @Test
     public void signingOutLeavesNothingBehind() {
-        Page page = at(PLAN, "odd");
+        Page page = window();
+        signIn(page, "odd");
+        page.navigate(address() + "/#" + PLAN);
         assertThat(heading(page)).hasText("Hällgrund fog-signal relay");
         button(page, "Sign out").click();
         assertThat(page.getByLabel("Password")).isVisible();
@@ -175,9 +175,7 @@ public class AroundTheHouseTest extends BrowserTest {
     /** On a phone every control in a sentence is large enough for a glove. */
     @Test
     public void targetsAreLargeOnAPhone() {
-        Page page = phone();
-        signIn(page, "liv");
-        page.navigate(address() + "/#" + PLAN);
+        Page page = phoneAt(PLAN, "liv");
         Locator chips = page.getByRole(AriaRole.SPINBUTTON);
         // The seed of the tape is a number too, and there before the sentences are.
         assertThat(page.getByRole(AriaRole.ARTICLE)

@@ -6,109 +6,82 @@ import com.deque.html.axecore.playwright.AxeBuilder;
 import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
-import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Page;
-import com.microsoft.playwright.Playwright;
-import com.microsoft.playwright.assertions.PlaywrightAssertions;
+import com.microsoft.playwright.Request;
+import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
-import java.sql.Connection;
-import java.sql.DriverManager;
-import java.sql.SQLException;
-import java.sql.Statement;
+import java.net.URI;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Set;
 import org.testng.Assert;
-import org.testng.annotations.AfterClass;
 import org.testng.annotations.AfterMethod;
-import org.testng.annotations.BeforeClass;
-import sparen.app.TestDatabase;
+import org.testng.annotations.BeforeMethod;
 
-/** What browser tests share: application, database, browser, and that no page logs an error. */
+/** What browser tests share: the running application, and that no page logs an error. */
 abstract class BrowserTest {
-    private TestDatabase database;
-    private RunningApplication application;
-    private Playwright playwright;
-    private Browser browser;
+    private final Stand stand = Stand.shared();
     private final List<BrowserContext> contexts = new ArrayList<>();
     private final List<String> complaints = new ArrayList<>();
+    /** What was sent off that may change something, and is not answered. */
+    private final Set<Request> changing = new HashSet<>();
 
-    @BeforeClass
-    public void open() {
-        database = TestDatabase.create();
-        application = new RunningApplication(database);
-        application.start();
-        playwright = Playwright.create();
-        PlaywrightAssertions.setDefaultAssertionTimeout(15_000);
-        browser = playwright
-                .chromium()
-                .launch(new BrowserType.LaunchOptions()
-                        .setExecutablePath(Path.of("/usr/bin/chromium"))
-                        .setArgs(List.of("--no-sandbox", "--disable-gpu", "--disable-background-networking")));
-    }
-
-    @AfterClass(alwaysRun = true)
-    public void close() {
-        if (playwright != null) {
-            playwright.close();
-        }
-        if (application != null) {
-            application.stop();
-        }
-        if (database != null) {
-            database.stop();
-        }
+    @BeforeMethod
+    public void nothingIsLeftOfAnotherTest() {
+        stand.database.asAtFirst();
     }
 
     @AfterMethod(alwaysRun = true)
     public void noPageComplained() {
+        // What a page has sent off is let through first, for it must not come in the middle of the next test.
+        try {
+            contexts.stream()
+                    .flatMap(context -> context.pages().stream())
+                    .limit(1)
+                    .forEach(page -> page.waitForCondition(changing::isEmpty));
+        } catch (TimeoutError never) {
+            complaints.add("never answered: "
+                    + changing.stream()
+                            .map(one -> one.method() + " " + one.url())
+                            .toList());
+        }
         contexts.forEach(BrowserContext::close);
         contexts.clear();
-        forgetDrafts();
         List<String> seen = List.copyOf(complaints);
         complaints.clear();
+        changing.clear();
         Assert.assertEquals(seen, List.of(), "errors on the console");
-    }
-
-    /** What one test left unsaved must not be met by the next. */
-    private void forgetDrafts() {
-        String url = "jdbc:postgresql://127.0.0.1:" + database.port() + "/sparen";
-        try (Connection connection = DriverManager.getConnection(url, "sparen", "");
-                Statement statement = connection.createStatement()) {
-            statement.execute("delete from draft");
-        } catch (SQLException failure) {
-            throw new IllegalStateException(failure);
-        }
     }
 
     /** Kills the application as kill -9 does and starts it again on the same database. */
     void restartApplication() {
-        application.kill();
-        application.start();
+        stand.application.kill();
+        stand.application.start();
     }
 
     String address() {
-        return application.address();
+        return stand.application.address();
     }
 
     /** A window of its own, with nobody signed in. */
-    Page window(int width, int height) {
-        return open(new Browser.NewContextOptions().setViewportSize(width, height));
-    }
-
-    /** A phone, touched by fingers. */
-    Page phone() {
-        return open(new Browser.NewContextOptions()
-                .setViewportSize(390, 844)
-                .setHasTouch(true)
-                .setIsMobile(true));
+    Page window() {
+        return open(new Browser.NewContextOptions().setViewportSize(1280, 800));
     }
 
     private Page open(Browser.NewContextOptions options) {
-        BrowserContext context = browser.newContext(options.setLocale("en-GB"));
+        BrowserContext context =
+                stand.browser.newContext(options.setLocale("en-GB").setTimezoneId("Europe/Stockholm"));
         contexts.add(context);
-        context.setDefaultTimeout(20_000);
+        context.setDefaultTimeout(Stand.PATIENCE_MILLIS);
+        context.onRequest(request -> {
+            if (!request.method().equals("GET")) {
+                changing.add(request);
+            }
+        });
+        context.onResponse(response -> changing.remove(response.request()));
+        context.onRequestFailed(changing::remove);
         Page page = context.newPage();
         page.onConsoleMessage(this::listen);
         page.onPageError(complaints::add);
@@ -125,10 +98,31 @@ abstract class BrowserTest {
 
     /** A window in which somebody of the demo is signed in, at a place. */
     Page at(String place, String name) {
-        Page page = window(1280, 800);
-        signIn(page, name);
+        return at(place, name, new Browser.NewContextOptions().setViewportSize(1280, 800));
+    }
+
+    /** A phone, touched by fingers. */
+    Page phoneAt(String place, String name) {
+        return at(
+                place,
+                name,
+                new Browser.NewContextOptions()
+                        .setViewportSize(390, 844)
+                        .setHasTouch(true)
+                        .setIsMobile(true));
+    }
+
+    private Page at(String place, String name, Browser.NewContextOptions options) {
+        Page page = open(options.setStorageState(stand.signedIn(name, this::signInOnce)));
         page.navigate(address() + "/#" + place);
+        assertThat(page.getByRole(AriaRole.NAVIGATION).first()).isVisible();
         return page;
+    }
+
+    private String signInOnce(String name) {
+        Page page = window();
+        signIn(page, name);
+        return page.context().storageState();
     }
 
     void signIn(Page page, String name) {
@@ -140,6 +134,23 @@ abstract class BrowserTest {
         assertThat(page.getByRole(AriaRole.NAVIGATION)).isVisible();
     }
 
+    /** What a page asks of the server at paths that end so, from now on. */
+    static List<Request> requests(Page page, String method, String pathEnd) {
+        List<Request> seen = new ArrayList<>();
+        page.onRequest(request -> {
+            if (request.method().equals(method)
+                    && URI.create(request.url()).getPath().endsWith(pathEnd)) {
+                seen.add(request);
+            }
+        });
+        return seen;
+    }
+
+    /** Nothing of a page is wider than its window. */
+    static void assertNoSidewaysScroll(Page page) {
+        page.waitForFunction("document.documentElement.scrollWidth === document.documentElement.clientWidth");
+    }
+
     /** The accessibility rules of WCAG 2.2 AA find nothing serious on a page. */
     void assertAccessible(Page page) {
         List<String> serious = new AxeBuilder(page)
@@ -148,12 +159,12 @@ abstract class BrowserTest {
                         .getViolations()
                         .stream()
                         .filter(rule -> List.of("serious", "critical").contains(rule.getImpact()))
-                        .map(BrowserTest::told)
+                        .map(BrowserTest::format)
                         .toList();
         Assert.assertEquals(serious, List.of(), page.url());
     }
 
-    private static String told(Rule rule) {
+    private static String format(Rule rule) {
         return rule.getId() + ": " + rule.getNodes().get(0).getHtml() + " "
                 + rule.getNodes().get(0).getFailureSummary();
     }

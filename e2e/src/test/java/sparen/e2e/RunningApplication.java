@@ -7,14 +7,12 @@ import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.file.Path;
-import java.time.Duration;
-import java.util.concurrent.TimeUnit;
+import sparen.app.Patience;
 import sparen.app.TestDatabase;
 
 /** The packaged application as a process of its own, with demo data. */
 final class RunningApplication {
     private static final Path JAR = Path.of("../app/target/sparen.jar").toAbsolutePath();
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
 
     private final TestDatabase database;
     private final int port = TestDatabase.freePort();
@@ -37,30 +35,26 @@ final class RunningApplication {
             awaitReady();
         } catch (IOException failure) {
             throw new UncheckedIOException(failure);
-        } catch (InterruptedException interrupted) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(interrupted);
         }
     }
 
-    private void awaitReady() throws InterruptedException {
-        long until = System.nanoTime() + PATIENCE.toNanos();
+    private void awaitReady() {
         HttpClient client = HttpClient.newHttpClient();
         HttpRequest question = HttpRequest.newBuilder(URI.create(address() + "/actuator/health"))
                 .build();
-        while (System.nanoTime() < until && process.isAlive()) {
-            try {
-                HttpResponse<String> answer = client.send(question, HttpResponse.BodyHandlers.ofString());
-                if (answer.body().contains("\"UP\"")) {
-                    return;
-                }
-            } catch (IOException notYet) {
-                // It is still starting; the loop's end says so if it never answers.
-                TimeUnit.MILLISECONDS.sleep(100);
+        Patience.until("the application comes up; see target/application-" + port + ".log", () -> {
+            if (!process.isAlive()) {
+                throw new IllegalStateException("the application ended; see target/application-" + port + ".log");
             }
-            TimeUnit.MILLISECONDS.sleep(100);
-        }
-        throw new IllegalStateException("the application did not come up; see target/application-" + port + ".log");
+            try {
+                return client.send(question, HttpResponse.BodyHandlers.ofString())
+                        .body()
+                        .contains("\"UP\"");
+            } catch (IOException notYet) {
+                // It is still starting.
+                return false;
+            }
+        });
     }
 
     /** In order. */
@@ -79,7 +73,7 @@ final class RunningApplication {
         } else {
             handle.destroy();
         }
-        handle.onExit().orTimeout(30, TimeUnit.SECONDS).join();
+        Patience.until("the application ends", () -> !handle.isAlive());
     }
 
     String address() {
