@@ -52,7 +52,7 @@ abstract class BrowserTest {
         List<String> seen = List.copyOf(complaints);
         complaints.clear();
         changing.clear();
-        Assert.assertEquals(seen, List.of(), "errors on the console");
+        Assert.assertEquals(seen, List.of(), "complaints: " + seen);
     }
 
     /** Kills the application as kill -9 does and starts it again on the same database. */
@@ -85,6 +85,9 @@ abstract class BrowserTest {
         Page page = context.newPage();
         page.onConsoleMessage(this::listen);
         page.onPageError(complaints::add);
+        // Of what a page was asking for when it was left, nothing is heard any more.
+        page.onDOMContentLoaded(
+                left -> changing.removeIf(request -> request.frame().page() == left));
         return page;
     }
 
