@@ -11,6 +11,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.net.URI;
 import java.util.ArrayList;
 import java.util.HashSet;
@@ -119,6 +120,8 @@ abstract class BrowserTest {
         Page page = open(options.setStorageState(stand.signedIn(name, this::signInOnce)));
         page.navigate(address() + "/#" + place);
         assertThat(page.getByRole(AriaRole.NAVIGATION).first()).isVisible();
+        // What arrives moves what is below it, under a hand that clicks: all is let arrive first.
+        page.waitForLoadState(LoadState.NETWORKIDLE);
         return page;
     }
 

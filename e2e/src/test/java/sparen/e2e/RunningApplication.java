@@ -25,7 +25,14 @@ final class RunningApplication {
     void start() {
         try {
             ProcessBuilder builder =
-                    new ProcessBuilder("java", "-XX:+UseSerialGC", "-jar", JAR.toString(), "--sparen.demo=true");
+                    // Compiled once and quickly: a test's application lives for minutes.
+                    new ProcessBuilder(
+                            "java",
+                            "-XX:+UseSerialGC",
+                            "-XX:TieredStopAtLevel=1",
+                            "-jar",
+                            JAR.toString(),
+                            "--sparen.demo=true");
             builder.environment().put("SPAREN_PORT", String.valueOf(port));
             builder.environment().put("SPAREN_DB_PORT", String.valueOf(database.port()));
             process = builder.redirectErrorStream(true)
