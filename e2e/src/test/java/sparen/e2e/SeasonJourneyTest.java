@@ -84,8 +84,8 @@ public class SeasonJourneyTest extends BrowserTest {
     @Test
     public void aYearIsZoomedToASwitchingSecond() throws Exception {
         Page page = at("/site/skarvholm/season", "odd");
-        exact(page, "weather").selectOption("PLACE");
-        exact(page, "days").selectOption("365");
+        runOf(page, () -> exact(page, "weather").selectOption("PLACE"));
+        runOf(page, () -> exact(page, "days").selectOption("365"));
         assertThat(page.locator("#tape")).containsText("365 d shown");
         page.getByLabel("Events of").selectOption("generator-start");
         Locator first =
