@@ -2,14 +2,14 @@
   import Action from '../lib/shell/Action.svelte';
   import { duration, fixed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
-  import type { Output } from '../lib/api/api';
+  import type { NamedSignal, Output } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { partNames } from '../lib/shell/parts';
   import { happened } from '../lib/tape/events';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
-  import { Bench, SPEEDS, sortedKnobs } from './bench.svelte';
+  import { Bench, setAtStart, SPEEDS, sortedKnobs } from './bench.svelte';
   import Contacts from './Contacts.svelte';
   import Knob from './Knob.svelte';
   import Protocol from './Protocol.svelte';
@@ -26,10 +26,9 @@
   const plan = $derived(editor.plan);
   const bench = $derived(new Bench(params.site, () => editor.plan));
   const stands = $derived(bench.state);
-  const knobs = $derived(sortedKnobs(Object.keys(stands?.knobs ?? {})));
+  const knobs = $derived(sortedKnobs(stands?.signals ?? []));
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
-  const START = ['state_of_charge', 'local_hour'];
   // Played anew whenever the plan is another one.
   $effect(() => {
     if (plan) void bench.play();
@@ -42,8 +41,8 @@
     return () => clearInterval(timer);
   });
 
-  function turn(knob: string, to: number) {
-    void (bench.live && START.includes(knob) ? bench.setAtStart(knob, to) : bench.turn(knob, to));
+  function turn(knob: NamedSignal, to: number) {
+    void (bench.live && setAtStart(knob) ? bench.setAtStart(knob.id, to) : bench.turn(knob.id, to));
   }
 
   /** As on the device: in the plan, a finding and shown loudly until it is withdrawn. */
@@ -100,32 +99,16 @@
     <div class="grid grid-cols-1 border-t border-rule lg:grid-cols-[19rem_minmax(0,1fr)_minmax(0,1fr)]">
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="knobs">
         <h2 id="knobs">Knobs</h2>
-        {#each knobs.first as knob (knob)}
-          <Knob
-            {knob}
-            value={stands.knobs[knob] ?? 0}
-            nominalVolts={plan.site.nominalVolts}
-            {names}
-            turn={(to) => turn(knob, to)}
-          />
+        {#each knobs.first as knob (knob.id)}
+          <Knob {knob} value={stands.knobs[knob.id] ?? 0} turn={(to) => turn(knob, to)} />
         {/each}
         {#if knobs.others.length > 0}<details class="mt-3">
             <summary class="opens flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
-            {#each knobs.others as knob (knob)}
-              <Knob
-                {knob}
-                value={stands.knobs[knob] ?? 0}
-                nominalVolts={plan.site.nominalVolts}
-                {names}
-                turn={(to) => turn(knob, to)}
-              />
+            {#each knobs.others as knob (knob.id)}
+              <Knob {knob} value={stands.knobs[knob.id] ?? 0} turn={(to) => turn(knob, to)} />
             {/each}
           </details>{/if}
-        <SlowTurn
-          {bench}
-          knobs={Object.keys(stands.knobs).filter((knob) => !bench.live || !START.includes(knob))}
-          {names}
-        />
+        <SlowTurn {bench} knobs={stands.signals.filter((knob) => !bench.live || !setAtStart(knob))} />
       </section>
       <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
         <h2 id="contacts">Contacts</h2>

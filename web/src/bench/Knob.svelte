@@ -1,51 +1,46 @@
 <script lang="ts">
   import NumberChip from '../lib/sentence/NumberChip.svelte';
-  import { knobName, knobRange, knobScale, knobUnit } from './bench.svelte';
+  import type { NamedSignal } from '../lib/api/api';
 
   /** A knob: dragged, stepped or typed. */
   interface Props {
-    knob: string;
+    knob: NamedSignal;
+    /** In the knob's own unit. */
     value: number;
-    nominalVolts: number;
-    /** Names of parts by their ids. */
-    names: Record<string, string>;
     turn: (to: number) => void;
   }
-  let { knob, value, nominalVolts, names, turn }: Props = $props();
+  let { knob, value, turn }: Props = $props();
 
-  const name = $derived(knobName(knob, names));
-  const scale = $derived(knobScale(knob));
-  const unit = $derived(scale === 100 ? '%' : knobUnit(knob));
-  const range = $derived(knobRange(knob, nominalVolts));
-  const isVolts = $derived(unit === 'V');
-  const shown = $derived(Math.round(value * scale * 100) / 100);
+  const isVolts = $derived(knob.unit === 'V');
+  const shown = $derived(Math.round(value * knob.shownTimes * 100) / 100);
+  const step = $derived(knob.step * knob.shownTimes);
 </script>
 
 <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-x-3">
-  <span class="text-sm">{name}</span>
+  <span class="text-sm">{knob.name}</span>
   <NumberChip
     chip={{
       kind: 'number',
-      field: knob,
-      label: name,
+      field: knob.id,
+      label: knob.name,
       value: shown,
-      unit,
-      step: isVolts ? 0.1 : range.step * scale,
-      bigStep: isVolts ? 0.5 : range.step * scale * 5,
+      unit: knob.unit,
+      step: isVolts ? 0.1 : step,
+      bigStep: isVolts ? 0.5 : step * 5,
       least: -1000,
       most: 10000,
     }}
     value={shown}
-    change={(to) => turn(to / scale)}
+    change={(to) => turn(to / knob.shownTimes)}
   />
   <input
     class="col-span-2 min-h-8 w-full accent-ink"
     type="range"
-    min={range.least}
-    max={range.most}
-    step={range.step}
+    min={knob.least}
+    max={knob.most}
+    step={knob.step}
     {value}
-    aria-label="{name}, slider"
+    aria-label="{knob.name}, slider"
     onchange={(event) => turn(Number(event.currentTarget.value))}
   />
 </div>

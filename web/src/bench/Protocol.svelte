@@ -2,7 +2,7 @@
   import type { BenchState } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
   import { happened } from '../lib/tape/events';
-  import type { Bench } from './bench.svelte';
+  import { shownValue, type Bench } from './bench.svelte';
 
   /** On paper only: what is expected of the script and of every level walked, with room for what is measured on site. */
   interface Props {
@@ -32,13 +32,11 @@
           <td></td>
         </tr>
       {/each}
-      {#each bench.walked ?? [] as { row } (row.output + row.term + row.knob)}
+      {#each bench.walked ?? [] as { row } (row.output + row.term + row.knob.id)}
         <tr>
           <td>{names[row.output] ?? row.output} {row.falling ? '▼' : '▲'} {row.term}</td>
           <td class="number"
-            >{row.knob.includes('charge')
-              ? `${fixed(row.expected * 100, 0)} %`
-              : `${fixed(row.expected, 2)} V`}{row.movedAfterSeconds === undefined
+            >{shownValue(row.knob, row.expected)}{row.movedAfterSeconds === undefined
               ? ''
               : `, after ${fixed(row.movedAfterSeconds, 1)} s`}</td
           >

@@ -6,7 +6,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { happened } from '../lib/tape/events';
-  import { knobName, knobScale, knobUnit, type Bench } from './bench.svelte';
+  import { shownValue, type Bench } from './bench.svelte';
   import { differences, type Differs } from './differences';
 
   /** What was done as a script: kept under a name, played again, on another revision too, and as a test protocol on paper. */
@@ -113,12 +113,11 @@
   {#if bench.turns.length > 0}
     <ol class="number mt-3 border-t border-rule pt-2 text-sm" aria-label="Steps">
       {#each bench.turns as turn, i (i)}
-        {@const scale = knobScale(turn.knob)}
+        {@const knob = bench.state?.signals.find((one) => one.id === turn.knob)}
         <li>
-          {fixed(turn.seconds, 1)} s: {knobName(turn.knob, names)} to {fixed(turn.value * scale, 2)}
-          {scale === 100 ? '%' : knobUnit(turn.knob)}{turn.overSeconds > 0
-            ? ` over ${duration(turn.overSeconds)}`
-            : ''}
+          {fixed(turn.seconds, 1)} s: {knob?.name ?? turn.knob} to {knob
+            ? shownValue(knob, turn.value)
+            : turn.value}{turn.overSeconds > 0 ? ` over ${duration(turn.overSeconds)}` : ''}
         </li>
       {/each}
     </ol>

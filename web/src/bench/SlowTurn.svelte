@@ -2,10 +2,11 @@
   import Action from '../lib/shell/Action.svelte';
   import { believable, typed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { knobName, knobScale, knobUnit, type Bench } from './bench.svelte';
+  import type { NamedSignal } from '../lib/api/api';
+  import type { Bench } from './bench.svelte';
 
   /** Turns a knob evenly: from where it stands or from what is told, to a value, over a time; the rate is told along. */
-  let { bench, knobs, names }: { bench: Bench; knobs: string[]; names: Record<string, string> } = $props();
+  let { bench, knobs }: { bench: Bench; knobs: NamedSignal[] } = $props();
 
   const MINUTE = 60;
   let wanted = $state('battery_volts');
@@ -13,9 +14,10 @@
   let to = $state('');
   let over = $state('2 min');
   let trouble = $state('');
-  const knob = $derived(knobs.includes(wanted) ? wanted : (knobs[0] ?? ''));
-  const scale = $derived(knobScale(knob));
-  const unit = $derived(scale === 100 ? '%' : knobUnit(knob));
+  const chosen = $derived(knobs.find((one) => one.id === wanted) ?? knobs[0]);
+  const knob = $derived(chosen?.id ?? '');
+  const scale = $derived(chosen?.shownTimes ?? 1);
+  const unit = $derived(chosen?.unit ?? '');
   const stands = $derived((bench.state?.knobs[knob] ?? 0) * scale);
   const first = $derived(from.trim() === '' ? stands : typed(from, unit));
   const last = $derived(typed(to, unit));
@@ -62,7 +64,7 @@
     value={knob}
     onchange={(event) => (wanted = event.currentTarget.value)}
   >
-    {#each knobs as one (one)}<option value={one}>{knobName(one, names)}</option>{/each}
+    {#each knobs as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
   </select>
   <div class="grid grid-cols-3 gap-2">
     {@render field('from', 'Turn slowly from', from, (text) => (from = text), believable(stands))}

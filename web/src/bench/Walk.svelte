@@ -1,8 +1,8 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
-  import { duration, fixed } from '../lib/sentence/quantity';
+  import { duration } from '../lib/sentence/quantity';
   import type { Walked } from '../lib/api/api';
-  import type { Bench } from './bench.svelte';
+  import { shownValue, type Bench } from './bench.svelte';
 
   /** Every level walked up or down: what was expected, what happened, what never switched. */
   let { bench, names }: { bench: Bench; names: Record<string, string> } = $props();
@@ -11,8 +11,8 @@
   const NEAR = { volts: 0.02, charge: 0.01 };
 
   function sneak(row: Walked['row']) {
-    const near = row.knob.includes('charge') ? NEAR.charge : NEAR.volts;
-    void bench.sneakUp(row.knob, row.expected, row.falling, near);
+    const near = row.knob.kind === 'CHARGE' ? NEAR.charge : NEAR.volts;
+    void bench.sneakUp(row.knob.id, row.expected, row.falling, near);
     window.scrollTo({ top: 0 });
   }
 
@@ -49,15 +49,11 @@
           </tr>
         </thead>
         <tbody>
-          {#each bench.walked as { row, asExpected } (row.output + row.term + row.knob)}
+          {#each bench.walked as { row, asExpected } (row.output + row.term + row.knob.id)}
             <tr class="border-t border-rule {asExpected ? '' : 'text-danger'}">
               <td class="py-1 pr-4">{names[row.output] ?? row.output}</td>
               <td class="py-1 pr-4">{row.falling ? '▼' : '▲'} {row.term}</td>
-              <td class="number py-1 pr-4 text-right"
-                >{row.knob.includes('charge')
-                  ? `${fixed(row.expected * 100, 0)} %`
-                  : `${fixed(row.expected, 2)} V`}</td
-              >
+              <td class="number py-1 pr-4 text-right">{shownValue(row.knob, row.expected)}</td>
               <td class="py-1 pr-4">{row.stays ? 'stays' : 'moves'}</td>
               <td class="number py-1 pr-4 text-right"
                 >{row.delaySeconds === undefined ? '' : duration(row.delaySeconds)}</td

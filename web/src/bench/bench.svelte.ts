@@ -1,5 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
-import type { BenchState, Event, KeptScript, Plan, Turn, Walked } from '../lib/api/api';
+import { believable, fixed } from '../lib/sentence/quantity';
+import type { BenchState, Event, KeptScript, NamedSignal, Plan, Turn, Walked } from '../lib/api/api';
 
 /** How fast time goes at the bench (×). */
 export const SPEEDS = [1, 10, 60, 600] as const;
@@ -199,87 +200,31 @@ export class Bench {
   }
 }
 
-const KNOBS: Record<string, string> = {
-  battery_volts: 'battery voltage',
-  bus_volts: 'bus voltage',
-  state_of_charge: 'true state of charge',
-  sun_altitude_degrees: 'height of the sun',
-  sun_watts_per_square_metre: 'sun on the arrays',
-  local_hour: 'clock',
-  local_month: 'month',
-  local_weekday: 'day of the week',
-  battery_celsius: 'battery temperature',
-  air_celsius: 'cabinet temperature',
-  battery_amperes: 'battery current',
-  ac_load_watts: 'load on AC',
-  ac_present: 'AC present',
-  surplus_watts: 'surplus',
-  bms_talks: 'BMS talks',
-  fault: 'fault',
-};
-const KINDS = [
-  ['reported_charge_', 'reported charge'],
-  ['regulation_volts_', 'regulation'],
-  ['array_volts_', 'array voltage'],
-  ['clock_hour_', 'clock of'],
-  ['load_watts_', 'load'],
-  ['request_', 'request'],
-  ['stage_', 'stage'],
-  ['volts_', 'voltage at'],
-] as const;
+/** What is turned with most benches stands first; the others behind it. */
+const OFTEN: NamedSignal['kind'][] = [
+  'VOLTAGE',
+  'CHARGE',
+  'ARRAY_VOLTAGE',
+  'TEMPERATURE',
+  'HOUR',
+  'SUN',
+  'LOAD_POWER',
+  'PRESENT',
+];
 
-/**
- * What a knob is called, from the name of its signal.
- *
- * @param names of parts by their ids
- */
-export function knobName(knob: string, names: Record<string, string> = {}): string {
-  const kind = KINDS.find(([start]) => knob.startsWith(start));
-  if (KNOBS[knob] || !kind) return KNOBS[knob] ?? knob.replaceAll('_', ' ');
-  const part = knob.slice(kind[0].length);
-  const id = Object.keys(names).find((one) => one.replace(/[^A-Za-z0-9]+/g, '_').toLowerCase() === part);
-  return `${kind[1]} ${(id && names[id]) ?? part.replaceAll('_', ' ')}`;
+/** The knobs that most benches need, first; each output's own clock is not among them. */
+export function sortedKnobs(signals: NamedSignal[]): { first: NamedSignal[]; others: NamedSignal[] } {
+  const wanted = (one: NamedSignal) =>
+    OFTEN.includes(one.kind) && (one.kind !== 'HOUR' || one.id === 'local_hour');
+  return { first: signals.filter(wanted), others: signals.filter((one) => !wanted(one)) };
 }
 
-/** By what a knob's value is shown: a state of charge is said in percent. */
-export const knobScale = (knob: string) => (knob.includes('charge') ? 100 : 1);
+/** Set at the start of a live bench only. */
+export const setAtStart = (one: NamedSignal) => ['state_of_charge', 'local_hour'].includes(one.id);
 
-/** What a knob counts in. */
-export function knobUnit(knob: string): string {
-  if (knob.includes('volts')) return 'V';
-  if (knob.includes('celsius')) return '°C';
-  if (knob.includes('charge')) return '';
-  if (knob.includes('hour')) return 'h';
-  if (knob.includes('amperes')) return 'A';
-  if (knob === 'sun_watts_per_square_metre') return 'W/m²';
-  if (knob.includes('watts')) return 'W';
-  return knob.includes('degrees') ? '°' : '';
-}
-
-/** Between what a knob can be turned, for its slider. */
-export function knobRange(knob: string, nominalVolts: number): { least: number; most: number; step: number } {
-  if (knob.startsWith('array_volts')) return { least: 0, most: 200, step: 1 };
-  if (knob.includes('volts')) {
-    return { least: Math.round(nominalVolts * 0.7), most: Math.round(nominalVolts * 1.4), step: 0.01 };
-  }
-  if (knob.includes('celsius')) return { least: -30, most: 60, step: 1 };
-  if (knob.includes('charge')) return { least: 0, most: 1, step: 0.01 };
-  if (knob.includes('hour')) return { least: 0, most: 23.99, step: 0.25 };
-  if (knob === 'sun_altitude_degrees') return { least: -30, most: 60, step: 1 };
-  if (knob.includes('amperes')) return { least: -100, most: 100, step: 1 };
-  if (knob === 'sun_watts_per_square_metre') return { least: 0, most: 1200, step: 10 };
-  if (knob.includes('watts')) return { least: 0, most: 5000, step: 10 };
-  if (knob === 'local_month') return { least: 1, most: 12, step: 1 };
-  if (knob === 'local_weekday') return { least: 1, most: 7, step: 1 };
-  if (knob.startsWith('stage_')) return { least: 0, most: 4, step: 1 };
-  return { least: 0, most: 1, step: 1 };
-}
-
-/** The knobs that most benches need, first; the others behind them. */
-export function sortedKnobs(knobs: string[]): { first: string[]; others: string[] } {
-  const wanted = (knob: string) =>
-    /^(battery_volts|bus_volts|state_of_charge|reported_charge_|volts_|array_volts_|battery_celsius|air_celsius|local_hour|sun_|load_watts_|ac_present|bms_talks)/.test(
-      knob,
-    );
-  return { first: knobs.filter(wanted), others: knobs.filter((knob) => !wanted(knob)) };
-}
+/** A value of a signal as it is shown, with its unit. */
+export const shownValue = (one: NamedSignal, value: number) =>
+  (one.unit === '%'
+    ? `${believable(Math.round(value * one.shownTimes * 10) / 10)} %`
+    : `${fixed(value * one.shownTimes, 2)} ${one.unit}`
+  ).trim();

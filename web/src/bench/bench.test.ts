@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { Plan } from '../lib/api/api';
+import type { NamedSignal, Plan } from '../lib/api/api';
 
 const server = vi.hoisted(() => ({
   switchesAt: 42,
@@ -64,32 +64,44 @@ describe('a bench', () => {
   });
 });
 
-it.each([
-  ['bus_volts', 'V', 24, [17, 34]],
-  ['reported_charge_monitor', '', 24, [0, 1]],
-  ['battery_celsius', '°C', 24, [-30, 60]],
-  ['array_volts_mppt', 'V', 24, [0, 200]],
-])('the knob %s counts in %s', async (knob, unit, nominal, [least, most]) => {
-  const { knobRange, knobUnit } = await import('./bench.svelte');
-  expect(knobUnit(knob)).toBe(unit);
-  expect(knobRange(knob, nominal)).toMatchObject({ least, most });
+/** A signal as the server describes it. */
+const signal = (id: string, kind: NamedSignal['kind'], unit = '', shownTimes = 1): NamedSignal => ({
+  id,
+  name: id,
+  kind,
+  unit,
+  shownTimes,
+  least: 0,
+  most: 1,
+  step: 1,
+  rest: 0,
 });
 
-it('puts the knobs that most benches need first, each under a name that can be read', async () => {
-  const { knobName, sortedKnobs } = await import('./bench.svelte');
-  const all = ['bms_talks', 'bus_volts', 'stage_mppt', 'reported_charge_shunt', 'fault', 'local_hour'];
+it('puts the knobs that most benches need first', async () => {
+  const { sortedKnobs } = await import('./bench.svelte');
+  const all = [
+    signal('bms_talks', 'PRESENT'),
+    signal('bus_volts', 'VOLTAGE'),
+    signal('stage_charge', 'STAGE'),
+    signal('reported_charge_shunt', 'CHARGE'),
+    signal('fault', 'FAULT'),
+    signal('local_hour', 'HOUR'),
+    signal('clock_hour_lamp', 'HOUR'),
+  ];
   const { first, others } = sortedKnobs(all);
-  expect(first).toEqual(['bms_talks', 'bus_volts', 'reported_charge_shunt', 'local_hour']);
-  expect([...first, ...others].sort()).toEqual([...all].sort());
-  const names = { mppt: 'Roof controller', shunt: 'Shunt' };
-  expect(all.map((knob) => knobName(knob, names))).toEqual([
-    'BMS talks',
-    'bus voltage',
-    'stage Roof controller',
-    'reported charge Shunt',
-    'fault',
-    'clock',
+  expect(first.map((one) => one.id)).toEqual([
+    'bms_talks',
+    'bus_volts',
+    'reported_charge_shunt',
+    'local_hour',
   ]);
+  expect(others.map((one) => one.id)).toEqual(['stage_charge', 'fault', 'clock_hour_lamp']);
+});
+
+it('shows a value as its signal says, whatever that is called', async () => {
+  const { shownValue } = await import('./bench.svelte');
+  expect(shownValue(signal('x', 'CHARGE', '%', 100), 0.905)).toBe('90.5 %');
+  expect(shownValue(signal('regulation_volts_charge_controller_2', 'REGULATION', 'V'), 13.7)).toBe('13.70 V');
 });
 
 it('sneaks up on a level: to just before it, a wait, then just past it; both ends of the cable together', async () => {
@@ -146,17 +158,4 @@ it('plays a kept script as it was kept: with or without a battery, and as far', 
   expect(one.seconds).toBe(90);
   await one.take(turns, false);
   expect(one.seconds).toBe(5);
-});
-
-it.each([
-  ['load_watts_pump', 'W', 'load Water pump'],
-  ['sun_watts_per_square_metre', 'W/m²', 'sun on the arrays'],
-  ['array_volts_mppt_2', 'V', 'array voltage Second controller'],
-  ['request_cold_start', '', 'request cold start'],
-  ['air_celsius', '°C', 'cabinet temperature'],
-  ['clock_hour_pump', 'h', 'clock of Water pump'],
-])('the knob %s counts in %s and is called %s', async (knob, unit, called) => {
-  const { knobName, knobUnit } = await import('./bench.svelte');
-  expect(knobUnit(knob)).toBe(unit);
-  expect(knobName(knob, { pump: 'Water pump', 'mppt-2': 'Second controller' })).toBe(called);
 });

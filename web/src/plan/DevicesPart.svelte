@@ -2,7 +2,6 @@
   import type { DeviceProfile, FittedDevice, Setting } from '../lib/api/api';
   import { api, outcome, type Problem } from '../lib/api/client';
   import { believable, duration } from '../lib/sentence/quantity';
-  import { unitOf } from '../lib/words';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partName } from '../lib/shell/parts';
@@ -123,8 +122,7 @@
   /** A unit that is itself a number, such as 0.1 h, is said as a factor. */
   const unitShown = (one: Setting) => (one.unit.match(/^\d/) ? `× ${one.unit}` : one.unit);
   const told = (one: Setting, value: number) =>
-    ours(one) === 's' ? duration(value) : `${believable(value)} ${ours(one)}`;
-  const ours = (one: Setting) => unitOf(one.path.split('/').at(-1) ?? '');
+    one.planUnit === 's' ? duration(value) : `${believable(value)} ${one.planUnit}`;
   const blob = (profile: DeviceProfile) =>
     `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(profile, null, 2))}`;
 </script>

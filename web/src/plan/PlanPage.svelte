@@ -49,8 +49,12 @@
   function goTo(finding: Finding) {
     if (editor.reading?.gauge.pegs.some((peg) => peg.path === finding.path)) go('levels');
     else if (plan?.program.outputs.some((output) => output.id === finding.at)) goToOutput(finding.at);
-    else go('system');
+    else {
+      about = finding;
+      go('system');
+    }
   }
+  let about = $state.raw<Finding>();
 
   function goToOutput(id: string) {
     go('outputs');
@@ -74,6 +78,9 @@
       <Action onclick={() => editor.discard()}>Discard them</Action>
     </div>
   {/if}
+  {#if editor.lost}
+    <p class="m-4 border-l-4 border-caution bg-raised p-3 md:m-6" role="alert">{editor.lost}</p>
+  {/if}
   {#each editor.others as other (other.author)}
     <p class="border-b border-rule px-4 py-2 text-soft md:px-6" role="status">
       {other.author} has changes here that are not saved, last on {day(other.savedAt)}.
@@ -85,7 +92,7 @@
     {#await system}
       <p class="p-6 text-soft" role="status">Drawing the sketch</p>
     {:then loaded}
-      {#if loaded}<loaded.default {editor} {plan} {readonly} output={goToOutput} />{/if}
+      {#if loaded}<loaded.default {editor} {plan} {readonly} output={goToOutput} {about} />{/if}
     {/await}
     {#if !readonly}<ProfileImport {editor} />{/if}
   {:else if part === 'levels'}

@@ -1,3 +1,4 @@
+import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import type { Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
@@ -44,6 +45,8 @@ export class PlanEditor {
   saveProblem = $state<Problem>();
   conflict = $state.raw<Conflict>();
   restored = $state(false);
+  /** Why unsaved changes could not be brought back; empty where all were. */
+  lost = $state('');
   /** When the server last kept the unsaved changes, and whether it could. */
   keptAt = $state<string>();
   keeping = $state<'idle' | 'waiting' | 'failed'>('idle');
@@ -84,6 +87,7 @@ export class PlanEditor {
     this.problem = drafts.problem;
     this.accept(data.revision, data.plan);
     this.others = drafts.data?.others ?? [];
+    this.lost = drafts.data?.unreadable ?? '';
     this.restore(drafts.data?.mine);
     await this.read();
   }
@@ -245,8 +249,17 @@ export class PlanEditor {
     this.show(plan);
   }
 
+  /** An account's own: whoever signs in next at the same browser does not meet it. */
   private get draftKey() {
-    return `sparen.draft.${this.site}`;
+    return `sparen.draft.${session.person?.name ?? ''}.${this.site}`;
+  }
+
+  /** Before somebody signs out: what is unsaved goes to the server, and stays here only where that could not take it. */
+  async leave() {
+    if (!this.dirty) return;
+    clearTimeout(this.timer);
+    await this.keepOnServer();
+    if (this.keeping === 'idle') localStorage.removeItem(this.draftKey);
   }
 
   /** Keeps what is unsaved at once in the browser, and on the server as soon as nothing more comes for a moment. */
@@ -283,8 +296,9 @@ export class PlanEditor {
     try {
       return JSON.parse(kept) as Draft;
     } catch {
-      // Damaged by hand: what the server kept, or the revision, is shown instead.
       localStorage.removeItem(this.draftKey);
+      this.lost =
+        'Unsaved changes that this browser had kept are damaged and cannot be brought back. What the server kept, or else the saved revision, is shown.';
       return undefined;
     }
   }
@@ -323,3 +337,8 @@ export function editorOf(site: string): PlanEditor {
   }
   return editor;
 }
+
+// Nothing unsaved stays behind in the browser for the next person, and nothing is lost.
+session.beforeSignOut(async () => {
+  await Promise.all([...editors.values()].map((editor) => editor.leave()));
+});

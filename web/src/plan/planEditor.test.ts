@@ -18,6 +18,7 @@ function revision(number: number): Revision {
 }
 
 vi.mock('../lib/api/client', () => ({
+  whenSignedOut: () => {},
   api: {
     GET: (path: string, { params }: { params: { path: { number?: number } } }) => {
       if (path.endsWith('/drafts')) return { data: { mine: server.draft, others: [] } };
@@ -70,6 +71,25 @@ describe('editing a plan', () => {
       removeItem: (key: string) => kept.delete(key),
     });
     Object.assign(server, { latest: 1, lvd: 11.7, saves: [], draft: undefined });
+  });
+
+  it('keeps drafts by account, tells of a damaged one, and leaves none behind', async () => {
+    const { session } = await import('../lib/shell/session.svelte');
+    const person = (name: string) => (session.person = { name, fullName: name, role: 'TECHNICIAN' });
+    person('liv');
+    const editor = await opened();
+    editor.set(LVD, 11.8, say);
+    server.draft = undefined;
+    person('odd');
+    expect((await opened()).dirty).toBe(false);
+    localStorage.setItem('sparen.draft.odd.hallgrund', '{"plan": half');
+    const damaged = await opened();
+    expect(damaged.lost).toContain('damaged');
+    expect(lvd(damaged)).toBe(11.7);
+    person('liv');
+    await editor.leave();
+    expect(server.draft).toBeDefined();
+    expect(localStorage.getItem('sparen.draft.liv.hallgrund')).toBeNull();
   });
 
   it('takes steps on one number as one step of undo', async () => {

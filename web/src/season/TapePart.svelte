@@ -25,7 +25,6 @@
 
   let { editor, plan, season }: { editor: PlanEditor; plan: Plan; season: SeasonRun } = $props();
 
-  const DAY = 86_400;
   const WAIT = 250;
   const asked = $derived(season.asked);
   const done = $derived(season.done);
@@ -129,7 +128,12 @@
     <Calendar
       {days}
       choose={(day) => {
-        season.spans.show({ from: day * DAY, to: (day + 1) * DAY });
+        // A day that the clocks change on has 23 or 25 hours.
+        const days = run?.days ?? [];
+        season.spans.show({
+          from: days[day]?.startSeconds ?? 0,
+          to: days[day + 1]?.startSeconds ?? run?.durationSeconds ?? 0,
+        });
         document.getElementById('tape')?.scrollIntoView({ block: 'start' });
       }}
     />

@@ -69,7 +69,7 @@
     if (!year.worst) return;
     // The whole year is run and its fortnight shown, so that it is the very one: with what the weeks before left.
     const january = `${year.worst.from.slice(0, 4)}-01-01`;
-    const from = (Date.parse(year.worst.from) - Date.parse(january)) / 1000;
+    const from = year.worst.startSeconds;
     season.asked.from = january;
     season.asked.days = 365;
     season.asked.weather = 'PLACE';

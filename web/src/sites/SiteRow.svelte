@@ -10,9 +10,10 @@
     site: SiteInList;
     setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
     copy: (site: SiteInList) => void;
+    repair: (site: SiteInList) => void;
     setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
   }
-  let { site, setState, copy, setCare }: Props = $props();
+  let { site, setState, copy, repair, setCare }: Props = $props();
 
   const severities = ['DANGER', 'CAUTION', 'NOTE'] as const;
   const plan = $derived(site.plan);
@@ -64,6 +65,15 @@
           ? `, ${late ? 'upkeep was due' : 'upkeep'} ${day(site.upkeep)}`
           : ''}</span
       >
+    </p>
+  {:else if site.unreadable}
+    <p class="text-danger lg:col-span-3" role="alert">
+      {site.unreadable}
+      {#if session.mayChange}
+        <button class="act" aria-label="Repair {site.name}" onclick={() => repair(site)}
+          >Bring back the newest revision that can be read</button
+        >
+      {/if}
     </p>
   {:else}
     <p class="text-soft lg:col-span-3">Still to be taken down: nothing is recorded of it yet.</p>

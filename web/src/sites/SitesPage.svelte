@@ -63,6 +63,14 @@
     problem = answer.problem ?? problem;
   }
 
+  async function repair(site: SiteInList) {
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/repair', { params: { path: { siteId: site.id } } }),
+    );
+    await load();
+    problem = answer.problem ?? problem;
+  }
+
   async function load() {
     problem = undefined;
     const answer = await outcome(api.GET('/api/sites'));
@@ -143,7 +151,7 @@
     </p>
   {:else}
     <ul class="divide-y divide-rule border-b border-rule">
-      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} {setCare} />{/each}
+      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} {repair} {setCare} />{/each}
     </ul>
   {/if}
 </Frame>

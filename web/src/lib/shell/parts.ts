@@ -12,6 +12,10 @@ export function partNames({ site, program }: Plan): Record<string, string> {
     ...(site.acSources ?? []),
     ...(site.tanks ?? []),
     ...(site.monitors ?? []),
+    ...site.arrays,
+    ...(site.dcSources ?? []),
+    ...(site.sensePoints ?? []),
+    ...(program.devices ?? []),
   ];
   return Object.fromEntries(parts.map((one) => [one.id, one.name]));
 }

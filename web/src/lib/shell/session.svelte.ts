@@ -22,7 +22,15 @@ class Session {
     return problem;
   }
 
+  /** What has to be done before a person goes; each place that keeps something says so. */
+  private readonly leaving: (() => Promise<void>)[] = [];
+
+  beforeSignOut(act: () => Promise<void>) {
+    this.leaving.push(act);
+  }
+
   async signOut() {
+    await Promise.all(this.leaving.map((act) => act()));
     await outcome(api.DELETE('/api/session'));
     // A fresh page: nothing read by this person stays in memory for the next.
     location.reload();

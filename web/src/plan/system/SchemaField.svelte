@@ -3,11 +3,11 @@
   import type { Plan } from '../../lib/api/api';
   import NumberChip from '../../lib/sentence/NumberChip.svelte';
   import { FIELD } from '../../lib/shell/fieldLook';
-  import { unitOf, wordsOf } from '../../lib/words';
+  import { wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import type { Path } from '../planPath';
+  import { withPlace, type Path } from '../planPath';
   import OriginOf from './OriginOf.svelte';
-  import { beginning, chosen, followed, kindOf, references, type Schema } from './schema';
+  import { beginning, chosen, followed, kindOf, numbersIn, references, usualAt, type Schema } from './schema';
   import Self from './SchemaField.svelte';
 
   /** One field of a part, drawn from the published schema; a part of a part is drawn the same way inside. */
@@ -28,8 +28,8 @@
 
   const outer = $derived(followed(raw));
   const schema = $derived(outer.oneOf ? chosen(outer, value) : outer);
-  const label = $derived(wordsOf(field));
-  const unit = $derived(unitOf(field, schema.description));
+  const label = $derived(raw.title ?? wordsOf(field));
+  const unit = $derived(raw.unit ?? '');
   const named = $derived(references(field, plan));
   const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
@@ -46,13 +46,26 @@
   const told = (one: unknown) =>
     one === undefined ? 'none' : typeof one === 'object' ? 'told' : `${String(one)}${unit ? ` ${unit}` : ''}`;
 
+  /**
+   * What was not set begins with what is usual for this battery and this charger, or else with the least there can be; either way every
+   * number of it is a guess until somebody confirms it.
+   */
+  function begin(wanted: Schema) {
+    const next = usualAt(editor.reading?.usualCharging, path) ?? beginning(wanted, plan, field);
+    const begun = withPlace(plan, place, next);
+    const origins = Object.fromEntries(
+      numbersIn(next, path).map((one) => [one, { kind: 'GUESS' as const, note: '' }]),
+    );
+    editor.take({ ...begun, origins: { ...begun.origins, ...origins } }, `${label} of ${of} is set: a guess`);
+  }
+
   function set(next: unknown) {
     const say = (before: unknown, after: unknown) => `${label} of ${of} ${told(before)} → ${told(after)}`;
     if (next === undefined) {
       const parent = place.slice(0, -1);
       const owner = parent.reduce<unknown>((tree, key) => (tree as Record<string, unknown>)[key], plan);
       const without = Object.fromEntries(Object.entries(owner as object).filter(([key]) => key !== field));
-      editor.set(parent, without, () => `${label} of ${of} is no more told`);
+      editor.set(parent, without, () => `${label} of ${of} is no longer set`);
     } else {
       editor.set(place, next, say);
     }
@@ -71,10 +84,8 @@
     </legend>
     {#if value === undefined}
       <p class="clear-both text-soft">
-        not told{#if !readonly}
-          <button class="ml-2 min-h-11 underline" onclick={() => set(beginning(raw, plan, field))}
-            >tell it…</button
-          >
+        not set{#if !readonly}
+          <button class="ml-2 min-h-11 underline" onclick={() => begin(raw)}>set it…</button>
         {/if}
       </p>
     {:else}
@@ -159,9 +170,8 @@
   <div class="min-w-0">
     {#if isNumber && schema.enum === undefined}
       {#if value === undefined}
-        <span class="text-soft">not told</span>
-        {#if !readonly}<button class="ml-2 min-h-9 underline" onclick={() => set(beginning(schema, plan))}
-            >tell it…</button
+        <span class="text-soft">not set</span>
+        {#if !readonly}<button class="ml-2 min-h-9 underline" onclick={() => begin(schema)}>set it…</button
           >{/if}
       {:else}
         <span class="flex flex-wrap items-center gap-x-2">
@@ -184,7 +194,7 @@
           />
           <OriginOf {editor} {path} label="{label} of {of}" {readonly} />
           {#if !readonly && !required}<button class="min-h-9 text-sm underline" onclick={() => set(undefined)}
-              >not told</button
+              >unset</button
             >{/if}
         </span>
       {/if}
@@ -200,7 +210,7 @@
           set(text === '' ? undefined : number ? Number(text) : text);
         }}
       >
-        {#if !required}<option value="">not told</option>{/if}
+        {#if !required}<option value="">not set</option>{/if}
         {#each schema.enum ?? [] as one (one)}
           <option value={one}>{String(one).toLowerCase().replaceAll('_', ' ')}</option>
         {/each}
@@ -215,7 +225,7 @@
           checked={value === true}
           aria-label="{label} of {of}"
           onchange={(event) => set(event.currentTarget.checked)}
-        />{value === true ? 'yes' : value === false ? 'no' : 'not told'}</label
+        />{value === true ? 'yes' : value === false ? 'no' : 'not set'}</label
       >
     {:else if schema.type === 'array' && named}
       <div class="flex flex-wrap gap-x-4">

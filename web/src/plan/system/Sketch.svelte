@@ -93,7 +93,7 @@
       />
     </g>
   {/each}
-  {#each sketch.boxes as box (box.path)}
+  {#each sketch.boxes as box (`${box.path} ${box.x}`)}
     {@const bad = wrong.has(box.path)}
     <g
       role="button"

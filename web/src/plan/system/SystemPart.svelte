@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Finding, Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
   import FindingLine from '../FindingLine.svelte';
@@ -6,31 +7,37 @@
   import { atPlace, placeOf } from '../planPath';
   import Worked from '../Worked.svelte';
   import { KINDS, withoutPart, withPart, type Kind } from './parts';
+  import Removal from './Removal.svelte';
   import SchemaField from './SchemaField.svelte';
   import { schemaOf } from './schema';
   import Sketch from './Sketch.svelte';
   import { sketchOf } from './sketch';
+  import { usesOf } from './uses';
 
   interface Props {
     editor: PlanEditor;
     plan: Plan;
     readonly: boolean;
     output: (id: string) => void;
+    /** A finding that led here: the part it is about is chosen. */
+    about?: Finding;
   }
 
   /** What is here: the sketch, and the part that was chosen in a sheet beside it. */
-  let { editor, plan, readonly, output }: Props = $props();
+  let { editor, plan, readonly, output, about }: Props = $props();
 
   interface Chosen {
     path: string;
     schema: string;
   }
-  let chosen = $state<Chosen>({ path: 'site/battery', schema: 'BatteryBank' });
   let adding = $state(false);
 
   const workings = $derived(editor.reading?.workings ?? []);
   const sketch = $derived(sketchOf(plan, workings));
   const findings = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
+  let chosen = $state<Chosen>(
+    untrack(() => (about && foundBy(about)) ?? { path: 'site/battery', schema: 'BatteryBank' }),
+  );
   const wrong = $derived(
     new Set(
       sketch.boxes.filter((box) => findings.some((one) => stands(one, box.path))).map((box) => box.path),
@@ -65,6 +72,16 @@
     chosen.path.split('/').length === 3 && KINDS.some((kind) => chosen.path.startsWith(`site/${kind.list}/`)),
   );
 
+  /** The part on the sketch that a finding is about; what is said of the AC side stands at the inverter. */
+  function foundBy(finding: Finding): Chosen | undefined {
+    const box =
+      sketch.boxes.find((one) => stands(finding, one.path)) ??
+      (finding.path.startsWith('program/ac')
+        ? sketch.boxes.find((one) => one.path === 'site/inverter')
+        : undefined);
+    return box && { path: box.path, schema: box.schema };
+  }
+
   function stands(finding: Finding, path: string): boolean {
     const last = path.split('/').at(-1);
     return (
@@ -77,13 +94,32 @@
   function add(kind: Kind) {
     const added = withPart(plan, kind);
     editor.take(added.plan, `${added.name} is new`);
-    chosen = { path: `site/${kind.list}/${added.id}`, schema: kind.schema };
+    choose({ path: `site/${kind.list}/${added.id}`, schema: kind.schema });
     adding = false;
   }
 
+  let leaving = $state(false);
+  const uses = $derived(leaving ? usesOf(plan, id) : []);
+  const others = $derived(
+    (
+      (plan.site[chosen.path.split('/')[1] as keyof Plan['site']] ?? []) as { id: string; name: string }[]
+    ).filter((one) => one.id !== id),
+  );
+
+  /** Asks what is to stand where it is named; goes at once where it is named nowhere. */
   function remove() {
+    if (usesOf(plan, id).length > 0) leaving = true;
+    else removeFrom(plan);
+  }
+
+  function removeFrom(plan: Plan) {
     editor.take(withoutPart(plan, chosen.path), `${name} is gone`);
-    chosen = { path: 'site/battery', schema: 'BatteryBank' };
+    choose({ path: 'site/battery', schema: 'BatteryBank' });
+  }
+
+  function choose(next: Chosen) {
+    leaving = false;
+    chosen = next;
   }
 </script>
 
@@ -92,7 +128,7 @@
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h2 id="system">What is here</h2>
       <p class="grow text-soft">Choose a part to change it.</p>
-      <Action onclick={() => (chosen = { path: 'site/mainCable', schema: 'Cable' })}>Main cable</Action>
+      <Action onclick={() => choose({ path: 'site/mainCable', schema: 'Cable' })}>Main cable</Action>
       {#if !readonly}
         <Action onclick={() => (adding = !adding)} aria-expanded={adding}>Add a part…</Action>
       {/if}
@@ -114,7 +150,7 @@
         chosen={chosen.path}
         {wrong}
         {guessed}
-        choose={(path, kind) => (chosen = { path, schema: kind })}
+        choose={(path, kind) => choose({ path, schema: kind })}
         {output}
       />
     </div>
@@ -132,6 +168,9 @@
         <h2>{name}</h2>
         {#if !readonly && isListed}<Action onclick={remove}>Remove</Action>{/if}
       </div>
+      {#if leaving}
+        <Removal {plan} {id} {name} {uses} {others} done={removeFrom} leave={() => (leaving = false)} />
+      {/if}
       {#each here as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
       {#key chosen.path}
         <div class="mt-3 grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">

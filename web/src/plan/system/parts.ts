@@ -38,8 +38,21 @@ function entries(plan: Plan, list: Kind['list']): Entry[] {
   return (plan.site[list] ?? []) as Entry[];
 }
 
-/** A plan with one more part of a kind, with the least numbers that can be, and the part's id. */
-export function withPart(plan: Plan, kind: Kind): { plan: Plan; id: string; name: string } {
+/** An array that no controller has yet; a new one where all have theirs. */
+function freeArray(plan: Plan): { plan: Plan; id: string } {
+  const wired = plan.site.controllers.flatMap((one) => one.arrays);
+  const free = plan.site.arrays.find((one) => !wired.includes(one.id));
+  return free
+    ? { plan, id: free.id }
+    : withPart(plan, { list: 'arrays', schema: 'SolarArray', name: 'Array' });
+}
+
+/**
+ * A plan with one more part of a kind, with the least numbers that can be, and the part's id. A charge controller comes with an array of
+ * its own: none is taken from another.
+ */
+export function withPart(before: Plan, kind: Kind): { plan: Plan; id: string; name: string } {
+  const { plan, id: array } = kind.list === 'controllers' ? freeArray(before) : { plan: before, id: '' };
   const own = entries(plan, kind.list);
   const base = kind.name.toLowerCase().replaceAll(' ', '-');
   let number = own.length + 1;
@@ -52,7 +65,8 @@ export function withPart(plan: Plan, kind: Kind): { plan: Plan; id: string; name
   while (taken.has(`${base}-${number}`)) number++;
   const id = `${base}-${number}`;
   const name = `${kind.name} ${number}`;
-  const part = { ...(beginning(schemaOf(kind.schema), plan) as object), id, name };
+  const wiring = array === '' ? {} : { arrays: [array] };
+  const part = { ...(beginning(schemaOf(kind.schema), plan) as object), ...wiring, id, name };
   const site = { ...plan.site, [kind.list]: [...own, part] };
   if (kind.list !== 'controllers') return { plan: { ...plan, site }, id, name };
   const like = plan.program.charging[0];

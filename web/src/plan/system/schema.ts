@@ -1,5 +1,5 @@
 import document from '../../../../docs/schema/plan-1.schema.json';
-import type { Plan } from '../../lib/api/api';
+import type { Plan, Reading } from '../../lib/api/api';
 
 /** What the forms use of a JSON Schema. */
 export interface Schema {
@@ -11,6 +11,9 @@ export interface Schema {
   items?: Schema;
   properties?: Record<string, Schema>;
   required?: string[];
+  /** What a form calls the field, and its unit. */
+  title?: string;
+  unit?: string;
   description?: string;
   minimum?: number;
   exclusiveMinimum?: number;
@@ -69,6 +72,23 @@ export function beginning(raw: Schema, plan: Plan, field = ''): unknown {
   if (schema.type === 'number' || schema.type === 'integer')
     return schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
   return references(field, plan)?.[0]?.id ?? 'new';
+}
+
+/** What a charger's further setting usually begins with, by its path: program/charging/ID/details/…; undefined for all else. */
+export function usualAt(usual: Reading['usualCharging'] | undefined, path: string): unknown {
+  const [program, charging, id, details, ...rest] = path.split('/');
+  if (program !== 'program' || charging !== 'charging' || details !== 'details' || rest.length === 0) return;
+  return rest.reduce<unknown>(
+    (tree, key) => (tree as Record<string, unknown> | undefined)?.[key],
+    usual?.[id ?? ''],
+  );
+}
+
+/** The paths of all numbers in a value that stands at a path. */
+export function numbersIn(value: unknown, path: string): string[] {
+  if (typeof value === 'number') return [path];
+  if (typeof value !== 'object' || value === null || Array.isArray(value)) return [];
+  return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner, `${path}/${key}`));
 }
 
 interface Named {

@@ -1,12 +1,12 @@
+import { usesOf, withOther } from './uses';
 import { describe, expect, it } from 'vitest';
 import hallgrund from '../../../../demo/hallgrund.json';
 import kvarno from '../../../../demo/kvarno.json';
 import skarvholm from '../../../../demo/skarvholm.json';
 import type { Plan } from '../../lib/api/api';
-import { unitOf, wordsOf } from '../../lib/words';
 import { placeOf } from '../planPath';
 import { KINDS, type Kind, withoutPart, withPart } from './parts';
-import { beginning, chosen, kindOf, schemaOf } from './schema';
+import { beginning, chosen, kindOf, schemaOf, numbersIn, usualAt } from './schema';
 import { sketchOf, type Box } from './sketch';
 
 const [small, barn, house] = [hallgrund, kvarno, skarvholm].map((one) => one.plan) as unknown as [
@@ -65,6 +65,22 @@ describe('parts', () => {
     for (const field of schemaOf(one.schema).required ?? []) expect(part?.[field], field).toBeDefined();
   });
 
+  it('are found wherever they are named, and what needs none can do without', () => {
+    const plan = barn;
+    const point = plan.site.sensePoints.find((one) => usesOf(plan, one.id).some((use) => !use.optional));
+    expect(point, 'a rule reads at a sense point').toBeDefined();
+    for (const monitor of plan.site.monitors ?? []) {
+      for (const use of usesOf(plan, monitor.id)) {
+        expect(usesOf(withOther(plan, use, monitor.id, 'another'), monitor.id)).not.toContainEqual(use);
+      }
+    }
+    const load = plan.program.outputs.flatMap((one) => one.loads)[0] ?? 'none';
+    const uses = usesOf(plan, load);
+    expect(uses.length).toBeGreaterThan(0);
+    const rid = uses.reduce((next, use) => withOther(next, use, load), plan);
+    expect(usesOf(rid, load)).toEqual([]);
+  });
+
   it('that go are named nowhere any more', () => {
     const plan = small;
     const gone = plan.program.outputs.find((output) => output.loads.length > 0)?.loads[0] ?? 'none';
@@ -75,6 +91,18 @@ describe('parts', () => {
     expect(text).not.toContain(`"${gone}"`);
   });
 
+  it('a new controller takes no array from another, and can be drawn', () => {
+    const { plan, id } = withPart(small, kind('controllers'));
+    const wired = plan.site.controllers.flatMap((one) => one.arrays);
+    expect(new Set(wired).size).toBe(wired.length);
+    const own = plan.site.controllers.find((one) => one.id === id)?.arrays ?? [];
+    expect(plan.site.arrays.map((one) => one.id)).toEqual(expect.arrayContaining(own));
+    const again = withPart(withoutPart(plan, `site/controllers/${id}`), kind('controllers'));
+    expect(again.plan.site.arrays, 'the array that is free now is taken').toHaveLength(
+      plan.site.arrays.length,
+    );
+  });
+
   it('a new controller has setpoints', () => {
     const { plan, id } = withPart(small, kind('controllers'));
     expect(plan.program.charging.map((one) => one.controller)).toContain(id);
@@ -82,6 +110,14 @@ describe('parts', () => {
 });
 
 describe('fields by the schema', () => {
+  it('begin with what is usual for the charger where that is known, each number by its path', () => {
+    const usual = { mppt: { overVoltage: { stopVolts: 29.4, releaseVolts: 27 } } } as never;
+    const found = usualAt(usual, 'program/charging/mppt/details/overVoltage');
+    expect(found).toEqual({ stopVolts: 29.4, releaseVolts: 27 });
+    expect(usualAt(usual, 'site/loads/radio/cable')).toBeUndefined();
+    expect(numbersIn(found, 'p')).toEqual(['p/stopVolts', 'p/releaseVolts']);
+  });
+
   it('finds the kind of what may be of several', () => {
     const consumption = schemaOf('Consumption');
     expect(kindOf(chosen(consumption, { kind: 'cycling' }))).toBe('cycling');
@@ -89,13 +125,11 @@ describe('fields by the schema', () => {
   });
 
   it.each([
-    ['oneWayMetres', 'one way', 'm'],
-    ['capacityAmpereHours', 'capacity', 'Ah'],
-    ['offsetVolts', 'offset', 'V'],
-    ['critical', 'critical', ''],
-    ['startStateOfCharge', 'start state of charge', ''],
-  ])('%s is said "%s" in "%s"', (field, words, unit) => {
-    expect(wordsOf(field)).toBe(words);
-    expect(unitOf(field)).toBe(unit);
+    ['Cable', 'oneWayMetres', 'one way', 'm'],
+    ['BatteryBank', 'capacityAmpereHours', 'capacity', 'Ah'],
+    ['Inverter', 'continuousVoltAmperes', 'continuous', 'VA'],
+    ['Generator', 'litresPerKilowattHour', 'litres per kilowatt hour', 'l/kWh'],
+  ])('%s.%s is said "%s" in "%s"', (kind, field, words, unit) => {
+    expect(schemaOf(kind).properties?.[field]).toMatchObject({ title: words, unit });
   });
 });

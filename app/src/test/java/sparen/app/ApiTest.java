@@ -126,6 +126,47 @@ public class ApiTest extends OverHttp {
                 loaded.at("/revision/number").asInt() + 1);
     }
 
+    /** One plan that cannot be read hides no other site; it says why, and an older revision is brought back on top of it. */
+    @Test
+    public void anUnreadablePlanIsToldAndRepaired() throws Exception {
+        Browser liv = signedIn("liv");
+        TestDatabase.shared()
+                .ask("update revision set document = jsonb_set(document, '{plan,site,nominalVolts}', '-12')"
+                        + " where site_id = 'kvarno' and number = 1");
+        TestDatabase.shared()
+                .ask("insert into draft select site_id, 'liv', 0, document, now() from revision"
+                        + " where site_id = 'kvarno' and number = 1");
+        HttpResponse<String> list = liv.get("/api/sites");
+        assertEquals(list.statusCode(), 200, list.body());
+        assertEquals(json(list).size(), 3);
+        JsonNode kvarno = site(json(list), "kvarno");
+        assertTrue(kvarno.get("unreadable").asString().contains("nominalVolts: -12 V"), kvarno.toString());
+        assertFalse(kvarno.has("plan"));
+        assertTrue(site(json(list), "hallgrund").has("plan"));
+        HttpResponse<String> latest = liv.get("/api/sites/kvarno/revisions/latest");
+        assertEquals(latest.statusCode(), 409);
+        assertTrue(json(latest).get("detail").asString().contains("Revision 1"), latest.body());
+        JsonNode drafts = json(liv.get("/api/sites/kvarno/drafts"));
+        assertTrue(drafts.get("unreadable").asString().contains("The draft of liv"), drafts.toString());
+        HttpResponse<String> repaired = liv.post("/api/sites/kvarno/repair", JSON.createObjectNode());
+        assertEquals(repaired.statusCode(), 201, repaired.body());
+        assertEquals(json(repaired).at("/plan/revision/number").asInt(), 2);
+        assertEquals(
+                json(liv.get("/api/sites/kvarno/revisions/latest")).get("plan"),
+                json(liv.get("/api/sites/kvarno/revisions/0")).get("plan"));
+        assertEquals(
+                liv.post("/api/sites/kvarno/repair", JSON.createObjectNode()).statusCode(), 409);
+    }
+
+    private static JsonNode site(JsonNode list, String id) {
+        for (JsonNode one : list) {
+            if (one.get("id").asString().equals(id)) {
+                return one;
+            }
+        }
+        throw new AssertionError("no " + id + " in " + list);
+    }
+
     @Test
     public void aRefusedValueIsPointedAt() throws Exception {
         Browser liv = signedIn("liv");

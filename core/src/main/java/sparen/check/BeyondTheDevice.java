@@ -1,9 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.Changes;
-import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.quantity.Unit;
 import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
 
@@ -32,11 +31,11 @@ final class BeyondTheDevice implements Check {
         if (one.effective() == one.wanted()) {
             return finding;
         }
-        String unit = Changes.unit(one.path().substring(one.path().lastIndexOf('/') + 1));
-        return finding.number("wanted", one.wanted(), unit)
-                .number("it does", one.effective(), unit)
+        Unit unit = Unit.ofPath(one.path());
+        return finding.number("wanted", one.wanted(), unit.symbol())
+                .number("it does", one.effective(), unit.symbol())
                 .cure(
-                        one.label() + " to what it can: " + (Bounds.number(one.effective()) + " " + unit).strip(),
+                        one.label() + " to what it can: " + unit.format(one.effective()),
                         changed -> Fields.withAt(changed, one.path(), one.effective()));
     }
 }

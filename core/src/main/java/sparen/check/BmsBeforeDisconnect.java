@@ -12,7 +12,7 @@ final class BmsBeforeDisconnect implements RunCheck {
     public Stream<Finding> look(Examined plan, RunResult run) {
         return run.events().stream()
                 .filter(event ->
-                        event.kind() == Event.Kind.PATH && event.reason().contains("open"))
+                        event.has(Event.Change.CHARGE_PATH_OPENED) || event.has(Event.Change.DISCHARGE_PATH_OPENED))
                 .collect(Collectors.groupingBy(Event::subject))
                 .entrySet()
                 .stream()

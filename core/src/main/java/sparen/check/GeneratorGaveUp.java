@@ -10,8 +10,7 @@ final class GeneratorGaveUp implements RunCheck {
     @Override
     public Stream<Finding> look(Examined plan, RunResult run) {
         return run.events().stream()
-                .filter(event ->
-                        event.kind() == Event.Kind.GENERATOR && event.reason().contains("failed"))
+                .filter(event -> event.has(Event.Change.GAVE_UP))
                 .collect(Collectors.groupingBy(Event::subject))
                 .entrySet()
                 .stream()

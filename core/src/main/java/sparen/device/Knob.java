@@ -49,7 +49,7 @@ public record Knob(
             throw new InvalidQuantity("step", "0 " + unit + " is for a fixed number only; least and most differ");
         }
         relativeTo = Bounds.orEmpty(relativeTo);
-        forNominalVolts = Bounds.optional("forNominalVolts", forNominalVolts, "V", 6, 400);
+        forNominalVolts = Bounds.optional("forNominalVolts", forNominalVolts, 6, 400);
         needs = Bounds.orEmpty(needs);
         assumed = Bounds.orEmpty(assumed);
     }

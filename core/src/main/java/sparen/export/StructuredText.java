@@ -10,6 +10,7 @@ import java.util.stream.Collectors;
 import sparen.logic.Condition;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
+import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
@@ -30,7 +31,7 @@ public final class StructuredText {
 
     private StructuredText(Surroundings around) {
         this.around = around;
-        names = around.names();
+        names = around.signals().all().stream().map(NamedSignal::id).toList();
     }
 
     /** A function block for one output of a plan: its inputs are the signals it looks at, its output the contact. */

@@ -21,14 +21,14 @@ public record Profile(Optional<Instant> start, double[] seconds, double[] watts,
         if (watts.length != seconds.length) {
             throw new InvalidQuantity("watts", watts.length + " powers for " + seconds.length + " times");
         }
-        Bounds.within("seconds", seconds[0], "s", 0, 0);
+        Bounds.within("seconds", seconds[0], 0, 0);
         for (int i = 0; i < seconds.length; i++) {
-            Bounds.within("watts", watts[i], "W", 0, ProfileReader.MOST_WATTS);
+            Bounds.within("watts", watts[i], 0, ProfileReader.MOST_WATTS);
             if (i > 0) {
-                Bounds.above("seconds", seconds[i], "s", seconds[i - 1], Double.MAX_VALUE);
+                Bounds.above("seconds", seconds[i], seconds[i - 1], Double.MAX_VALUE);
             }
         }
-        Bounds.above("spanSeconds", spanSeconds, "s", seconds[seconds.length - 1], Double.MAX_VALUE);
+        Bounds.above("spanSeconds", spanSeconds, seconds[seconds.length - 1], Double.MAX_VALUE);
     }
 
     /** How far into the profile a run begins (s). */

@@ -30,7 +30,7 @@ public record WeatherFile(
 
     public WeatherFile {
         Bounds.present("first", first);
-        Bounds.within("stepSeconds", stepSeconds, "s", 60, 3600);
+        Bounds.within("stepSeconds", stepSeconds, 60, 3600);
         Bounds.within("steps", globalWatts.length, "steps", 1, WeatherReader.MOST_LINES);
         if (diffuseWatts.length != globalWatts.length || celsius.length != globalWatts.length) {
             throw new InvalidQuantity(

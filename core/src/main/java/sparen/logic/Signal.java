@@ -1,7 +1,5 @@
 package sparen.logic;
 
-import java.util.List;
-
 /** The quantities conditions may compare, each the index of its number in the array of signals. */
 public final class Signal {
     /** True voltage at the battery terminals (V). */
@@ -36,24 +34,6 @@ public final class Signal {
     public static final int FAULT = 14;
     /** Index of the first signal that depends on the site and its program. */
     public static final int FIRST_OF_SITE = 15;
-
-    /** Names of the fixed signals, in the order of their numbers. */
-    public static final List<String> NAMES = List.of(
-            "battery_volts",
-            "bus_volts",
-            "state_of_charge",
-            "sun_altitude_degrees",
-            "local_hour",
-            "local_month",
-            "battery_celsius",
-            "air_celsius",
-            "local_weekday",
-            "battery_amperes",
-            "ac_load_watts",
-            "ac_present",
-            "surplus_watts",
-            "bms_talks",
-            "fault");
 
     private Signal() {}
 }

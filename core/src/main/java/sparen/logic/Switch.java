@@ -1,6 +1,7 @@
 package sparen.logic;
 
 import java.util.ArrayList;
+import java.util.BitSet;
 import java.util.List;
 
 /** A {@link SwitchLogic} at work in one run. */
@@ -24,6 +25,11 @@ public final class Switch {
         turningOn = awaited(logic.turnsOn());
         turningOff = awaited(logic.turnsOff());
         on = logic.startsOn();
+    }
+
+    /** Sets the signals that its logic looks at. */
+    public void signals(BitSet into) {
+        logic.signals(into);
     }
 
     private static Awaited[] awaited(List<Way> ways) {

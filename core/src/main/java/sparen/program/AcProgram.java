@@ -78,17 +78,17 @@ public record AcProgram(
         public AcWindow {
             Bounds.present("kind", kind);
             Bounds.present("when", when);
-            Bounds.within("stateOfCharge", stateOfCharge, "", 0, 1);
+            Bounds.within("stateOfCharge", stateOfCharge, 0, 1);
         }
     }
 
     public AcProgram {
-        Bounds.within("inputLimitAmperes", inputLimitAmperes, "A", 0, 1000);
+        Bounds.within("inputLimitAmperes", inputLimitAmperes, 0, 1000);
         Bounds.present("source", source);
         Bounds.present("charging", charging);
-        Bounds.within("toAcVolts", toAcVolts, "V", 0, 1000);
-        Bounds.within("toBatteryVolts", toBatteryVolts, "V", toAcVolts, 1000);
-        Bounds.within("levelDelaySeconds", levelDelaySeconds, "s", 0, 86_400);
+        Bounds.within("toAcVolts", toAcVolts, 0, 1000);
+        Bounds.within("toBatteryVolts", toBatteryVolts, toAcVolts, 1000);
+        Bounds.within("levelDelaySeconds", levelDelaySeconds, 0, 86_400);
         windows = Bounds.orNone(windows);
         Bounds.within("windows", windows.size(), "windows", 0, 9);
         for (AcWindow.Kind kind : AcWindow.Kind.values()) {

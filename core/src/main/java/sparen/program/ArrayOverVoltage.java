@@ -24,9 +24,9 @@ public record ArrayOverVoltage(String controller, double openVolts, double close
 
     public ArrayOverVoltage {
         Bounds.id("controller", controller);
-        Bounds.within("openVolts", openVolts, "V", 0, 2000);
-        Bounds.within("closeVolts", closeVolts, "V", 0, 2000);
-        Bounds.within("holdSeconds", holdSeconds, "s", 0, 86_400);
+        Bounds.within("openVolts", openVolts, 0, 2000);
+        Bounds.within("closeVolts", closeVolts, 0, 2000);
+        Bounds.within("holdSeconds", holdSeconds, 0, 86_400);
     }
 
     @Override

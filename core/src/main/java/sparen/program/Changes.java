@@ -10,18 +10,11 @@ import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
 import java.util.TreeSet;
-import java.util.regex.Matcher;
-import java.util.regex.Pattern;
-import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.quantity.Unit;
 
 /** What differs between two plans, in sentences a technician would write: "LVD of Transmitter 11.3 V → 11.6 V". */
 public final class Changes {
-    /** Units by the ends of field names; the first that fits counts. */
-    private static final Map<String, String> UNITS = units();
-
-    private static final Pattern WORD = Pattern.compile("[A-Z]?[a-z]+|[A-Z]+(?![a-z])|\\d+");
-
     private final List<Change> found = new ArrayList<>();
     private final Plan before;
     private final Plan after;
@@ -48,28 +41,6 @@ public final class Changes {
         return List.copyOf(changes.found);
     }
 
-    private static Map<String, String> units() {
-        Map<String, String> units = new LinkedHashMap<>();
-        units.put("AmpereHours", "Ah");
-        units.put("MillivoltsPerKelvin", "mV/K");
-        units.put("SquareMillimetres", "mm²");
-        units.put("Volts", "V");
-        units.put("Amperes", "A");
-        units.put("WattHours", "Wh");
-        units.put("Watts", "W");
-        units.put("Seconds", "s");
-        units.put("Hours", "h");
-        units.put("Hour", "h");
-        units.put("Celsius", "°C");
-        units.put("Kelvin", "K");
-        units.put("Ohms", "Ω");
-        units.put("Degrees", "°");
-        units.put("Metres", "m");
-        units.put("Percent", "%");
-        units.put("Litres", "l");
-        return units;
-    }
-
     private void say(String path, String says) {
         found.add(new Change(path, says));
     }
@@ -83,11 +54,11 @@ public final class Changes {
         } else if (from instanceof Rule || to instanceof Rule) {
             rules(path, of, field, (Rule) from, (Rule) to);
         } else if (from instanceof Record && to instanceof Record && from.getClass() == to.getClass()) {
-            records(path, named(from).orElse(words(field) + " of " + of), (Record) from, (Record) to);
+            records(path, named(from).orElse(Unit.words(field) + " of " + of), (Record) from, (Record) to);
         } else if (from instanceof Collection<?> old && to instanceof Collection<?> now) {
             lists(path, of, field, old, now);
         } else {
-            say(path, labelled(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
+            say(path, Unit.words(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
         }
     }
 
@@ -107,26 +78,26 @@ public final class Changes {
         Map<String, Object> old = byId(from);
         Map<String, Object> now = byId(to);
         if (old == null || now == null) {
-            say(path, labelled(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
+            say(path, Unit.words(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
             return;
         }
         List<String> kept = old.keySet().stream().filter(now::containsKey).toList();
         old.forEach((id, entry) -> {
             if (!now.containsKey(id)) {
-                say(path + "/" + id, named(entry).orElse(words(field) + " \"" + id + "\"") + " is gone");
+                say(path + "/" + id, named(entry).orElse(Unit.words(field) + " \"" + id + "\"") + " is gone");
             }
         });
         for (Map.Entry<String, Object> entry : now.entrySet()) {
             String at = path + "/" + entry.getKey();
             Object was = old.get(entry.getKey());
             if (was == null) {
-                say(at, named(entry.getValue()).orElse(words(field) + " \"" + entry.getKey() + "\"") + " is new");
+                say(at, named(entry.getValue()).orElse(Unit.words(field) + " \"" + entry.getKey() + "\"") + " is new");
             } else {
                 value(at, of, field, was, entry.getValue());
             }
         }
         if (!kept.equals(now.keySet().stream().filter(old::containsKey).toList())) {
-            say(path, "order of " + words(field) + " changed");
+            say(path, "order of " + Unit.words(field) + " changed");
         }
     }
 
@@ -155,7 +126,7 @@ public final class Changes {
     /** Rules of one kind by the chips of their sentences, of two kinds by their titles. */
     private void rules(String path, String of, String slot, Rule from, Rule to) {
         if (from == null || to == null || from.getClass() != to.getClass()) {
-            say(path, words(slot) + " of " + of + " " + title(from) + " → " + title(to));
+            say(path, Unit.words(slot) + " of " + of + " " + title(from) + " → " + title(to));
             return;
         }
         Map<String, Sentence.Part> old = chips(path, before, from);
@@ -185,7 +156,7 @@ public final class Changes {
                         .filter(kind -> kind.type() == rule.getClass())
                         .map(RuleKind::title)
                         .findFirst()
-                        .orElse(words(rule.getClass().getSimpleName()));
+                        .orElse(Unit.words(rule.getClass().getSimpleName()));
     }
 
     private static Map<String, Sentence.Part> chips(String path, Plan plan, Rule rule) {
@@ -230,42 +201,13 @@ public final class Changes {
         return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
-    private static String labelled(String field) {
-        String unit = unit(field);
-        String bare = unit.isEmpty()
-                ? field
-                : field.substring(0, field.length() - suffix(field).length());
-        return bare.isEmpty() ? words(field) : words(bare);
-    }
-
-    private static String suffix(String field) {
-        return UNITS.keySet().stream()
-                .filter(end -> field.endsWith(end) || field.equalsIgnoreCase(end))
-                .findFirst()
-                .orElse("");
-    }
-
-    /** The unit that a field's name ends with, such as V for lvdVolts; empty where it has none. */
-    public static String unit(String field) {
-        return UNITS.getOrDefault(suffix(field), "");
-    }
-
-    private static String words(String field) {
-        List<String> words = new ArrayList<>();
-        Matcher matcher = WORD.matcher(field);
-        while (matcher.find()) {
-            words.add(matcher.group().toLowerCase(Locale.ROOT));
-        }
-        return String.join(" ", words);
-    }
-
     private static String told(String field, Object value) {
         if (value == null) {
             return "none";
         }
         if (value instanceof Double number) {
-            String unit = unit(field);
-            return unit.equals("s") ? Sentence.duration(number) : (Bounds.number(number) + " " + unit).strip();
+            Unit unit = Unit.of(field);
+            return unit == Unit.SECONDS ? Sentence.duration(number) : unit.format(number);
         }
         if (value instanceof Enum<?> one) {
             return lower(one);

@@ -89,9 +89,9 @@ public record ChargeDetails(
         }
 
         public AbsorptionEnd {
-            tailAmperes = Bounds.optional("tailAmperes", tailAmperes, "A", 0, 1000);
+            tailAmperes = Bounds.optional("tailAmperes", tailAmperes, 0, 1000);
             Bounds.present("whose", whose);
-            Bounds.within("tailSeconds", tailSeconds, "s", 0, 86_400);
+            Bounds.within("tailSeconds", tailSeconds, 0, 86_400);
             Bounds.present("inCloud", inCloud);
             timesBulk = Bounds.optional("timesBulk", timesBulk, "×", 0.01, 100);
         }
@@ -107,10 +107,10 @@ public record ChargeDetails(
      */
     public record Equalization(double volts, double seconds, double everyDays, double giveUpSeconds) {
         public Equalization {
-            Bounds.within("volts", volts, "V", 0, 1000);
-            Bounds.within("seconds", seconds, "s", 0, 86_400);
-            Bounds.within("everyDays", everyDays, "d", 1, 400);
-            Bounds.within("giveUpSeconds", giveUpSeconds, "s", seconds, 1e6);
+            Bounds.within("volts", volts, 0, 1000);
+            Bounds.within("seconds", seconds, 0, 86_400);
+            Bounds.within("everyDays", everyDays, 1, 400);
+            Bounds.within("giveUpSeconds", giveUpSeconds, seconds, 1e6);
         }
     }
 
@@ -133,9 +133,9 @@ public record ChargeDetails(
         public static final double REFERENCE_CELSIUS = 25;
 
         public Compensation {
-            Bounds.within("voltsPerKelvinPerCell", voltsPerKelvinPerCell, "V/K", -0.01, 0);
-            Bounds.within("ceilingVolts", ceilingVolts, "V", 0, 1000);
-            Bounds.within("floorVolts", floorVolts, "V", 0, ceilingVolts);
+            Bounds.within("voltsPerKelvinPerCell", voltsPerKelvinPerCell, -0.01, 0);
+            Bounds.within("ceilingVolts", ceilingVolts, 0, 1000);
+            Bounds.within("floorVolts", floorVolts, 0, ceilingVolts);
             sensorAtBattery = Bounds.orEmpty(sensorAtBattery);
         }
 
@@ -161,9 +161,9 @@ public record ChargeDetails(
      */
     public record TemperatureLimits(double coldCelsius, double hotCelsius, double hysteresisKelvin) {
         public TemperatureLimits {
-            Bounds.within("coldCelsius", coldCelsius, "°C", -60, 60);
-            Bounds.within("hotCelsius", hotCelsius, "°C", coldCelsius, 100);
-            Bounds.within("hysteresisKelvin", hysteresisKelvin, "K", 0, 20);
+            Bounds.within("coldCelsius", coldCelsius, -60, 60);
+            Bounds.within("hotCelsius", hotCelsius, coldCelsius, 100);
+            Bounds.within("hysteresisKelvin", hysteresisKelvin, 0, 20);
         }
     }
 
@@ -175,8 +175,8 @@ public record ChargeDetails(
      */
     public record OverVoltage(double stopVolts, double releaseVolts) {
         public OverVoltage {
-            Bounds.within("stopVolts", stopVolts, "V", 0, 1000);
-            Bounds.within("releaseVolts", releaseVolts, "V", 0, stopVolts);
+            Bounds.within("stopVolts", stopVolts, 0, 1000);
+            Bounds.within("releaseVolts", releaseVolts, 0, stopVolts);
         }
     }
 
@@ -188,8 +188,8 @@ public record ChargeDetails(
      */
     public record RepeatAbsorption(double everyDays, double seconds) {
         public RepeatAbsorption {
-            Bounds.within("everyDays", everyDays, "d", 0.5, 100);
-            Bounds.within("seconds", seconds, "s", 0, 86_400);
+            Bounds.within("everyDays", everyDays, 0.5, 100);
+            Bounds.within("seconds", seconds, 0, 86_400);
         }
     }
 
@@ -212,12 +212,12 @@ public record ChargeDetails(
 
         public BmsRequests {
             Bounds.present("whenTalkStops", whenTalkStops);
-            Bounds.within("silentSeconds", silentSeconds, "s", 1, 3600);
+            Bounds.within("silentSeconds", silentSeconds, 1, 3600);
         }
     }
 
     public ChargeDetails {
-        maximumAmperes = Bounds.optional("maximumAmperes", maximumAmperes, "A", 0.01, 1000);
+        maximumAmperes = Bounds.optional("maximumAmperes", maximumAmperes, 0.01, 1000);
         absorptionEnd = Bounds.orEmpty(absorptionEnd);
         equalization = Bounds.orEmpty(equalization);
         compensation = Bounds.orEmpty(compensation);
@@ -225,9 +225,9 @@ public record ChargeDetails(
         overVoltage = Bounds.orEmpty(overVoltage);
         repeatAbsorption = Bounds.orEmpty(repeatAbsorption);
         afterAbsorption = Bounds.orEmpty(afterAbsorption);
-        startInFloatVolts = Bounds.optional("startInFloatVolts", startInFloatVolts, "V", 0, 1000);
-        longestCycleSeconds = Bounds.optional("longestCycleSeconds", longestCycleSeconds, "s", 60, 1e6);
-        resumeVolts = Bounds.optional("resumeVolts", resumeVolts, "V", 0, 1000);
+        startInFloatVolts = Bounds.optional("startInFloatVolts", startInFloatVolts, 0, 1000);
+        longestCycleSeconds = Bounds.optional("longestCycleSeconds", longestCycleSeconds, 60, 1e6);
+        resumeVolts = Bounds.optional("resumeVolts", resumeVolts, 0, 1000);
         guessesNominalVolts = Bounds.orEmpty(guessesNominalVolts);
         bms = Bounds.orEmpty(bms);
     }

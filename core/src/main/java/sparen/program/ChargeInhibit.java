@@ -39,13 +39,13 @@ public record ChargeInhibit(
                             4, 45, 2, point, Usual.overVoltage(around.site()), Usual.diversionOff(around.site()), 5)));
 
     public ChargeInhibit {
-        Bounds.within("coldCelsius", coldCelsius, "°C", -50, 90);
-        Bounds.within("hotCelsius", hotCelsius, "°C", -50, 90);
-        Bounds.within("hysteresisKelvin", hysteresisKelvin, "K", 0, 30);
+        Bounds.within("coldCelsius", coldCelsius, -50, 90);
+        Bounds.within("hotCelsius", hotCelsius, -50, 90);
+        Bounds.within("hysteresisKelvin", hysteresisKelvin, 0, 30);
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("stopVolts", stopVolts, "V", 0, 1000);
-        Bounds.within("releaseVolts", releaseVolts, "V", 0, 1000);
-        Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
+        Bounds.within("stopVolts", stopVolts, 0, 1000);
+        Bounds.within("releaseVolts", releaseVolts, 0, 1000);
+        Bounds.within("delaySeconds", delaySeconds, 0, 86_400);
     }
 
     @Override

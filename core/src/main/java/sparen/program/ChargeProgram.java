@@ -24,11 +24,11 @@ public record ChargeProgram(
         Optional<ChargeDetails> details) {
     public ChargeProgram {
         Bounds.id("controller", controller);
-        Bounds.within("absorptionVolts", absorptionVolts, "V", 0, 1000);
-        Bounds.within("absorptionSeconds", absorptionSeconds, "s", 0, 86_400);
-        Bounds.within("floatVolts", floatVolts, "V", 0, 1000);
-        Bounds.within("rechargeVolts", rechargeVolts, "V", 0, 1000);
-        Bounds.within("rechargeDelaySeconds", rechargeDelaySeconds, "s", 0, 86_400);
+        Bounds.within("absorptionVolts", absorptionVolts, 0, 1000);
+        Bounds.within("absorptionSeconds", absorptionSeconds, 0, 86_400);
+        Bounds.within("floatVolts", floatVolts, 0, 1000);
+        Bounds.within("rechargeVolts", rechargeVolts, 0, 1000);
+        Bounds.within("rechargeDelaySeconds", rechargeDelaySeconds, 0, 86_400);
         details = Bounds.orEmpty(details);
     }
 

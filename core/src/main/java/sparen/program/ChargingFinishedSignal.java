@@ -20,7 +20,7 @@ public record ChargingFinishedSignal(String charger, double delaySeconds) implem
 
     public ChargingFinishedSignal {
         Bounds.id("charger", charger);
-        Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
+        Bounds.within("delaySeconds", delaySeconds, 0, 86_400);
     }
 
     @Override

@@ -44,14 +44,14 @@ public record Contact(
     public Contact {
         Bounds.present("kind", kind);
         powered = Bounds.orEmpty(powered);
-        dcAmperes = Bounds.optional("dcAmperes", dcAmperes, "A", 0, 10_000);
-        dcVolts = Bounds.optional("dcVolts", dcVolts, "V", 0, 2000);
-        acAmperes = Bounds.optional("acAmperes", acAmperes, "A", 0, 10_000);
-        inrushAmperes = Bounds.optional("inrushAmperes", inrushAmperes, "A", 0, 100_000);
-        operateSeconds = Bounds.optional("operateSeconds", operateSeconds, "s", 0, 10);
-        pullInVolts = Bounds.optional("pullInVolts", pullInVolts, "V", 0, 1000);
-        dropOutVolts = Bounds.optional("dropOutVolts", dropOutVolts, "V", 0, 1000);
-        pullInWatts = Bounds.optional("pullInWatts", pullInWatts, "W", 0, 2000);
+        dcAmperes = Bounds.optional("dcAmperes", dcAmperes, 0, 10_000);
+        dcVolts = Bounds.optional("dcVolts", dcVolts, 0, 2000);
+        acAmperes = Bounds.optional("acAmperes", acAmperes, 0, 10_000);
+        inrushAmperes = Bounds.optional("inrushAmperes", inrushAmperes, 0, 100_000);
+        operateSeconds = Bounds.optional("operateSeconds", operateSeconds, 0, 10);
+        pullInVolts = Bounds.optional("pullInVolts", pullInVolts, 0, 1000);
+        dropOutVolts = Bounds.optional("dropOutVolts", dropOutVolts, 0, 1000);
+        pullInWatts = Bounds.optional("pullInWatts", pullInWatts, 0, 2000);
     }
 
     /** A contact of a kind of which nothing else is known. */

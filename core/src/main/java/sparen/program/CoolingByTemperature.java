@@ -25,9 +25,9 @@ public record CoolingByTemperature(Where where, double onCelsius, double offCels
 
     public CoolingByTemperature {
         Bounds.present("where", where);
-        Bounds.within("onCelsius", onCelsius, "°C", -50, 90);
-        Bounds.within("offCelsius", offCelsius, "°C", -50, 90);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
+        Bounds.within("onCelsius", onCelsius, -50, 90);
+        Bounds.within("offCelsius", offCelsius, -50, 90);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
     }
 
     /** Which temperature decides. */

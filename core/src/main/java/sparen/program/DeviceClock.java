@@ -11,8 +11,8 @@ import sparen.quantity.Bounds;
  */
 public record DeviceClock(double offsetSeconds, double driftSecondsPerDay, boolean lostAtPowerDown) {
     public DeviceClock {
-        Bounds.within("offsetSeconds", offsetSeconds, "s", -86_400, 86_400);
-        Bounds.within("driftSecondsPerDay", driftSecondsPerDay, "s/d", -3600, 3600);
+        Bounds.within("offsetSeconds", offsetSeconds, -86_400, 86_400);
+        Bounds.within("driftSecondsPerDay", driftSecondsPerDay, -3600, 3600);
     }
 
     /** How it is said. */

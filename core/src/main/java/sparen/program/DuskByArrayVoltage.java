@@ -32,10 +32,10 @@ public record DuskByArrayVoltage(
 
     public DuskByArrayVoltage {
         Bounds.id("controller", controller);
-        Bounds.within("duskVolts", duskVolts, "V", 0, 2000);
-        Bounds.within("dawnVolts", dawnVolts, "V", 0, 2000);
-        Bounds.within("duskDelaySeconds", duskDelaySeconds, "s", 0, 7200);
-        Bounds.within("dawnDelaySeconds", dawnDelaySeconds, "s", 0, 7200);
+        Bounds.within("duskVolts", duskVolts, 0, 2000);
+        Bounds.within("dawnVolts", dawnVolts, 0, 2000);
+        Bounds.within("duskDelaySeconds", duskDelaySeconds, 0, 7200);
+        Bounds.within("dawnDelaySeconds", dawnDelaySeconds, 0, 7200);
     }
 
     @Override

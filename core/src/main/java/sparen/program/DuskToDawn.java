@@ -22,8 +22,8 @@ public record DuskToDawn(double sunAltitudeDegrees, double delaySeconds) impleme
             around -> Optional.of(new DuskToDawn(-4, 180)));
 
     public DuskToDawn {
-        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, "°", -18, 10);
-        Bounds.within("delaySeconds", delaySeconds, "s", 0, 7200);
+        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, -18, 10);
+        Bounds.within("delaySeconds", delaySeconds, 0, 7200);
     }
 
     /** Whether the sun is at or below an altitude (°). */

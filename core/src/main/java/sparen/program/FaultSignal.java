@@ -20,8 +20,8 @@ public record FaultSignal(double delaySeconds, double holdSeconds) implements Ru
             around -> Optional.of(new FaultSignal(10, 60)));
 
     public FaultSignal {
-        Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
-        Bounds.within("holdSeconds", holdSeconds, "s", 0, 86_400);
+        Bounds.within("delaySeconds", delaySeconds, 0, 86_400);
+        Bounds.within("holdSeconds", holdSeconds, 0, 86_400);
     }
 
     @Override

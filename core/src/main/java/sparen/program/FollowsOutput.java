@@ -23,8 +23,8 @@ public record FollowsOutput(String output, boolean inverted, double onDelaySecon
 
     public FollowsOutput {
         Bounds.id("output", output);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
     }
 
     @Override

@@ -30,7 +30,7 @@ public sealed interface FreeCondition {
     record Voltage(String sensePoint, boolean above, double volts) implements FreeCondition {
         public Voltage {
             Bounds.id("sensePoint", sensePoint);
-            Bounds.within("volts", volts, "V", 0, 1000);
+            Bounds.within("volts", volts, 0, 1000);
         }
 
         @Override
@@ -56,7 +56,7 @@ public sealed interface FreeCondition {
     record Report(String monitor, boolean above, double percent) implements FreeCondition {
         public Report {
             Bounds.id("monitor", monitor);
-            Bounds.within("percent", percent, "%", 0, 100);
+            Bounds.within("percent", percent, 0, 100);
         }
 
         @Override

@@ -39,10 +39,10 @@ public record FreeRule(
 
     public FreeRule {
         Bounds.present("closesWhen", closesWhen);
-        Bounds.within("closeDelaySeconds", closeDelaySeconds, "s", 0, 86_400);
+        Bounds.within("closeDelaySeconds", closeDelaySeconds, 0, 86_400);
         opensWhen = Bounds.orEmpty(opensWhen);
-        Bounds.within("openDelaySeconds", openDelaySeconds, "s", 0, 86_400);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
+        Bounds.within("openDelaySeconds", openDelaySeconds, 0, 86_400);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
     }
 
     private FreeCondition opens() {

@@ -60,8 +60,8 @@ public record GeneratorStart(
     public record StartVoltage(String sensePoint, double startVolts, double delaySeconds) {
         public StartVoltage {
             Bounds.id("sensePoint", sensePoint);
-            Bounds.within("startVolts", startVolts, "V", 0, 1000);
-            Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
+            Bounds.within("startVolts", startVolts, 0, 1000);
+            Bounds.within("delaySeconds", delaySeconds, 0, 86_400);
         }
     }
 
@@ -74,24 +74,24 @@ public record GeneratorStart(
      */
     public record StartLoad(double startWatts, double delaySeconds, double stopWatts) {
         public StartLoad {
-            Bounds.within("startWatts", startWatts, "W", 0, 1_000_000);
-            Bounds.within("delaySeconds", delaySeconds, "s", 0, 86_400);
-            Bounds.within("stopWatts", stopWatts, "W", 0, 1_000_000);
+            Bounds.within("startWatts", startWatts, 0, 1_000_000);
+            Bounds.within("delaySeconds", delaySeconds, 0, 86_400);
+            Bounds.within("stopWatts", stopWatts, 0, 1_000_000);
         }
     }
 
     public GeneratorStart {
         Bounds.id("monitor", monitor);
-        Bounds.within("startPercent", startPercent, "%", 0, 100);
-        Bounds.within("startDelaySeconds", startDelaySeconds, "s", 0, 86_400);
-        Bounds.within("stopPercent", stopPercent, "%", 0, 100);
-        Bounds.within("stopDelaySeconds", stopDelaySeconds, "s", 0, 86_400);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
-        Bounds.within("quietFromHour", quietFromHour, "h", 0, 24);
-        Bounds.within("quietToHour", quietToHour, "h", 0, 24);
+        Bounds.within("startPercent", startPercent, 0, 100);
+        Bounds.within("startDelaySeconds", startDelaySeconds, 0, 86_400);
+        Bounds.within("stopPercent", stopPercent, 0, 100);
+        Bounds.within("stopDelaySeconds", stopDelaySeconds, 0, 86_400);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
+        Bounds.within("quietFromHour", quietFromHour, 0, 24);
+        Bounds.within("quietToHour", quietToHour, 0, 24);
         quietMonths = Bounds.orNone(quietMonths);
         for (int month : quietMonths) {
-            Bounds.within("quietMonths", month, "", 1, 12);
+            Bounds.within("quietMonths", month, 1, 12);
         }
         byVoltage = Bounds.orEmpty(byVoltage);
         byLoad = Bounds.orEmpty(byLoad);

@@ -34,10 +34,10 @@ public record HardCutOff(
 
     public HardCutOff {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("cutOffVolts", cutOffVolts, "V", 0, 1000);
-        Bounds.within("reconnectVolts", reconnectVolts, "V", 0, 1000);
-        Bounds.within("reconnectAmperes", reconnectAmperes, "A", 0, 10_000);
-        Bounds.within("reconnectDelaySeconds", reconnectDelaySeconds, "s", 0, 86_400);
+        Bounds.within("cutOffVolts", cutOffVolts, 0, 1000);
+        Bounds.within("reconnectVolts", reconnectVolts, 0, 1000);
+        Bounds.within("reconnectAmperes", reconnectAmperes, 0, 10_000);
+        Bounds.within("reconnectDelaySeconds", reconnectDelaySeconds, 0, 86_400);
     }
 
     @Override

@@ -19,8 +19,8 @@ public record HoursAfterDusk(double sunAltitudeDegrees, double hours) implements
             around -> Optional.of(new HoursAfterDusk(-4, 4)));
 
     public HoursAfterDusk {
-        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, "°", -18, 10);
-        Bounds.within("hours", hours, "h", 0, 24);
+        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, -18, 10);
+        Bounds.within("hours", hours, 0, 24);
     }
 
     @Override

@@ -42,10 +42,10 @@ public record InverterEnable(
 
     public InverterEnable {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("offVolts", offVolts, "V", 0, 1000);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("onVolts", onVolts, "V", 0, 1000);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
+        Bounds.within("offVolts", offVolts, 0, 1000);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("onVolts", onVolts, 0, 1000);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
         Bounds.present("hours", hours);
     }
 

@@ -16,33 +16,35 @@ public record Level(
         String field, String term, Role role, double value, Optional<String> sensePoint, double millivoltsPerKelvin) {
     /** What happens at a level. */
     public enum Role {
-        DISCONNECT(true, false),
-        RECONNECT(false, false),
-        CUT_OFF(true, false),
-        SHED(true, false),
-        WARNING(true, false),
-        CLEARS(false, false),
-        TRANSFER_TO_AC(true, false),
-        BACK_TO_BATTERY(false, false),
-        GENERATOR_START(true, false),
-        SURPLUS_ON(false, false),
-        SURPLUS_OFF(true, false),
-        OVER_VOLTAGE_STOP(false, false),
-        OVER_VOLTAGE_RELEASE(true, false),
-        GASSING(false, false),
-        DISCONNECT_SOC(true, true),
-        RECONNECT_SOC(false, true),
-        SURPLUS_ON_SOC(false, true),
-        SURPLUS_OFF_SOC(true, true),
-        GENERATOR_START_SOC(true, true),
-        GENERATOR_STOP_SOC(false, true);
+        DISCONNECT(true, false, true),
+        RECONNECT(false, false, false),
+        CUT_OFF(true, false, true),
+        SHED(true, false, true),
+        WARNING(true, false, false),
+        CLEARS(false, false, true),
+        TRANSFER_TO_AC(true, false, true),
+        BACK_TO_BATTERY(false, false, false),
+        GENERATOR_START(true, false, false),
+        SURPLUS_ON(false, false, false),
+        SURPLUS_OFF(true, false, true),
+        OVER_VOLTAGE_STOP(false, false, true),
+        OVER_VOLTAGE_RELEASE(true, false, false),
+        GASSING(false, false, false),
+        DISCONNECT_SOC(true, true, true),
+        RECONNECT_SOC(false, true, false),
+        SURPLUS_ON_SOC(false, true, false),
+        SURPLUS_OFF_SOC(true, true, true),
+        GENERATOR_START_SOC(true, true, false),
+        GENERATOR_STOP_SOC(false, true, true);
 
         private final boolean falling;
         private final boolean percent;
+        private final boolean opens;
 
-        Role(boolean falling, boolean percent) {
+        Role(boolean falling, boolean percent, boolean opens) {
             this.falling = falling;
             this.percent = percent;
+            this.opens = opens;
         }
 
         /** Whether it acts when the value falls to it, else when it rises to it. */
@@ -57,12 +59,6 @@ public record Level(
 
         /** Whether an output whose contact is in this position waits for it: it would move there. */
         public boolean awaitedWhen(boolean closed) {
-            boolean opens = disconnects()
-                    || this == DISCONNECT_SOC
-                    || this == CLEARS
-                    || this == SURPLUS_OFF
-                    || this == SURPLUS_OFF_SOC
-                    || this == GENERATOR_STOP_SOC;
             return opens == closed;
         }
 

@@ -30,10 +30,10 @@ public record LoadInFloat(
 
     public LoadInFloat {
         Bounds.id("charger", charger);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("offVolts", offVolts, "V", 0, 1000);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
+        Bounds.within("offVolts", offVolts, 0, 1000);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
     }
 
     @Override

@@ -33,11 +33,11 @@ public record Lockout(
 
     public Lockout {
         Bounds.within("trips", trips, "trips", 1, 100);
-        Bounds.within("withinSeconds", withinSeconds, "s", 1, 2_592_000);
+        Bounds.within("withinSeconds", withinSeconds, 1, 2_592_000);
         Bounds.within("growthFactor", growthFactor, "×", 1, 10);
-        Bounds.within("firstWaitSeconds", firstWaitSeconds, "s", 0, 86_400);
+        Bounds.within("firstWaitSeconds", firstWaitSeconds, 0, 86_400);
         Bounds.present("release", release);
-        Bounds.within("waitSeconds", waitSeconds, "s", 0, 2_592_000);
+        Bounds.within("waitSeconds", waitSeconds, 0, 2_592_000);
     }
 
     /** How it is said. */
@@ -49,7 +49,7 @@ public record Lockout(
                 .then(" as long; after ")
                 .number("trips", "trips", trips, "trips", 1, 5, 1, 100)
                 .then(" within ")
-                .seconds("withinSeconds", "within", withinSeconds, 2_592_000)
+                .seconds("withinSeconds", "within", withinSeconds, 1, 2_592_000)
                 .then(" it stays open until ")
                 .choice(
                         "release",

@@ -32,10 +32,10 @@ public record LowBatterySignal(
 
     public LowBatterySignal {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("warningVolts", warningVolts, "V", 0, 1000);
-        Bounds.within("warningDelaySeconds", warningDelaySeconds, "s", 0, 86_400);
-        Bounds.within("clearsVolts", clearsVolts, "V", 0, 1000);
-        Bounds.within("clearsDelaySeconds", clearsDelaySeconds, "s", 0, 86_400);
+        Bounds.within("warningVolts", warningVolts, 0, 1000);
+        Bounds.within("warningDelaySeconds", warningDelaySeconds, 0, 86_400);
+        Bounds.within("clearsVolts", clearsVolts, 0, 1000);
+        Bounds.within("clearsDelaySeconds", clearsDelaySeconds, 0, 86_400);
     }
 
     @Override

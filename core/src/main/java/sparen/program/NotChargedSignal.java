@@ -21,8 +21,8 @@ public record NotChargedSignal(double hours, double leastAmperes) implements Rul
             around -> Optional.of(new NotChargedSignal(26, 0.5)));
 
     public NotChargedSignal {
-        Bounds.within("hours", hours, "h", 1, 336);
-        Bounds.within("leastAmperes", leastAmperes, "A", 0, 10_000);
+        Bounds.within("hours", hours, 1, 336);
+        Bounds.within("leastAmperes", leastAmperes, 0, 10_000);
     }
 
     @Override

@@ -69,7 +69,7 @@ public record Output(
         protection = Bounds.orEmpty(protection);
         supply = Bounds.orEmpty(supply);
         dead = Bounds.orEmpty(dead);
-        coilWatts = Bounds.optional("coilWatts", coilWatts, "W", 0, 200);
+        coilWatts = Bounds.optional("coilWatts", coilWatts, 0, 200);
         rest = Bounds.orEmpty(rest);
         lockout = Bounds.orEmpty(lockout);
         contact = Bounds.orEmpty(contact);

@@ -30,8 +30,8 @@ public record ProportionalDiversion(double startVolts, double fullVolts) impleme
     public static final double REST_VOLTS = 0.02;
 
     public ProportionalDiversion {
-        Bounds.within("startVolts", startVolts, "V", 0, 1000);
-        Bounds.within("fullVolts", fullVolts, "V", 0, 1000);
+        Bounds.within("startVolts", startVolts, 0, 1000);
+        Bounds.within("fullVolts", fullVolts, 0, 1000);
         if (fullVolts <= startVolts) {
             throw new InvalidQuantity(
                     "fullVolts",

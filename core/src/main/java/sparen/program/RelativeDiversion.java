@@ -36,11 +36,11 @@ public record RelativeDiversion(
     public RelativeDiversion {
         Bounds.id("sensePoint", sensePoint);
         Bounds.id("charger", charger);
-        Bounds.within("onOffsetVolts", onOffsetVolts, "V", -20, 20);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
-        Bounds.within("offOffsetVolts", offOffsetVolts, "V", -20, 20);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
+        Bounds.within("onOffsetVolts", onOffsetVolts, -20, 20);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
+        Bounds.within("offOffsetVolts", offOffsetVolts, -20, 20);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
     }
 
     @Override

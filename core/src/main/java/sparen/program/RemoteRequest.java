@@ -21,7 +21,7 @@ public record RemoteRequest(String request, double longestRunSeconds) implements
 
     public RemoteRequest {
         Bounds.id("request", request);
-        Bounds.within("longestRunSeconds", longestRunSeconds, "s", 1, 604_800);
+        Bounds.within("longestRunSeconds", longestRunSeconds, 1, 604_800);
     }
 
     @Override
@@ -39,7 +39,7 @@ public record RemoteRequest(String request, double longestRunSeconds) implements
     @Override
     public Sentence sentence(Surroundings around) {
         return Sentence.start("Closes on the request \"" + request + "\", for ")
-                .seconds("longestRunSeconds", "longest run", longestRunSeconds, 604_800)
+                .seconds("longestRunSeconds", "longest run", longestRunSeconds, 1, 604_800)
                 .then(" at most.");
     }
 }

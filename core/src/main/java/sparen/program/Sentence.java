@@ -101,6 +101,11 @@ public record Sentence(List<Part> parts) {
         return number(field, label, value, "s", 1, 10, 0, most);
     }
 
+    /** Adds a time (s) with its own shortest and longest value, stepped by 1 s and 10 s. */
+    public Sentence seconds(String field, String label, double value, double least, double most) {
+        return number(field, label, value, "s", 1, 10, least, most);
+    }
+
     /** Adds a number; see {@link NumberChip}. */
     public Sentence number(
             String field,

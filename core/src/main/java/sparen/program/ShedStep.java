@@ -29,11 +29,11 @@ public record ShedStep(
 
     public ShedStep {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("offVolts", offVolts, "V", 0, 1000);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("onVolts", onVolts, "V", 0, 1000);
+        Bounds.within("offVolts", offVolts, 0, 1000);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("onVolts", onVolts, 0, 1000);
         Bounds.id("after", after);
-        Bounds.within("staggerSeconds", staggerSeconds, "s", 0, 86_400);
+        Bounds.within("staggerSeconds", staggerSeconds, 0, 86_400);
     }
 
     @Override

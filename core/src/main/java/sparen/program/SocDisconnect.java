@@ -39,13 +39,13 @@ public record SocDisconnect(
 
     public SocDisconnect {
         Bounds.id("monitor", monitor);
-        Bounds.within("offPercent", offPercent, "%", 0, 100);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("onPercent", onPercent, "%", 0, 100);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
+        Bounds.within("offPercent", offPercent, 0, 100);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("onPercent", onPercent, 0, 100);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
         Bounds.id("backstopSensePoint", backstopSensePoint);
-        Bounds.within("backstopVolts", backstopVolts, "V", 0, 1000);
-        Bounds.within("backstopDelaySeconds", backstopDelaySeconds, "s", 0, 86_400);
+        Bounds.within("backstopVolts", backstopVolts, 0, 1000);
+        Bounds.within("backstopDelaySeconds", backstopDelaySeconds, 0, 86_400);
     }
 
     @Override

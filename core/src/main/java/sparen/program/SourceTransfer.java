@@ -35,10 +35,10 @@ public record SourceTransfer(
 
     public SourceTransfer {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("toAcVolts", toAcVolts, "V", 0, 1000);
-        Bounds.within("toAcDelaySeconds", toAcDelaySeconds, "s", 0, 86_400);
-        Bounds.within("toBatteryVolts", toBatteryVolts, "V", 0, 1000);
-        Bounds.within("toBatteryDelaySeconds", toBatteryDelaySeconds, "s", 0, 86_400);
+        Bounds.within("toAcVolts", toAcVolts, 0, 1000);
+        Bounds.within("toAcDelaySeconds", toAcDelaySeconds, 0, 86_400);
+        Bounds.within("toBatteryVolts", toBatteryVolts, 0, 1000);
+        Bounds.within("toBatteryDelaySeconds", toBatteryDelaySeconds, 0, 86_400);
     }
 
     @Override

@@ -55,8 +55,8 @@ public record StartingPoint(
         Bounds.name("name", name);
         Bounds.present("location", location);
         Bounds.present("chemistry", chemistry);
-        Bounds.within("capacityAmpereHours", capacityAmpereHours, "Ah", 1, 100_000);
-        Bounds.within("arrayWatts", arrayWatts, "W", 10, 1_000_000);
+        Bounds.within("capacityAmpereHours", capacityAmpereHours, 1, 100_000);
+        Bounds.within("arrayWatts", arrayWatts, 10, 1_000_000);
         if (!VOLTAGES.contains(nominalVolts)) {
             throw new InvalidQuantity(
                     "nominalVolts", Bounds.number(nominalVolts) + " V is not one of " + VOLTAGES + " V");

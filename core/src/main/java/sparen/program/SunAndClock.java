@@ -21,9 +21,9 @@ public record SunAndClock(double sunAltitudeDegrees, double eveningUntilHour, do
             around -> Optional.of(new SunAndClock(-4, 23, 5)));
 
     public SunAndClock {
-        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, "°", -18, 10);
-        Bounds.within("eveningUntilHour", eveningUntilHour, "h", 12, 24);
-        Bounds.within("morningFromHour", morningFromHour, "h", 0, 12);
+        Bounds.within("sunAltitudeDegrees", sunAltitudeDegrees, -18, 10);
+        Bounds.within("eveningUntilHour", eveningUntilHour, 12, 24);
+        Bounds.within("morningFromHour", morningFromHour, 0, 12);
     }
 
     @Override

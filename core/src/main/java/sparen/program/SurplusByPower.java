@@ -32,11 +32,11 @@ public record SurplusByPower(
             around -> Optional.of(new SurplusByPower(200, 120, 1, 60, 120)));
 
     public SurplusByPower {
-        Bounds.within("onWatts", onWatts, "W", 0, 1_000_000);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
-        Bounds.within("dischargeAmperes", dischargeAmperes, "A", 0, 10_000);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
+        Bounds.within("onWatts", onWatts, 0, 1_000_000);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
+        Bounds.within("dischargeAmperes", dischargeAmperes, 0, 10_000);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
     }
 
     @Override

@@ -25,10 +25,10 @@ public record SurplusBySoc(
 
     public SurplusBySoc {
         Bounds.id("monitor", monitor);
-        Bounds.within("onPercent", onPercent, "%", 0, 100);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
-        Bounds.within("offPercent", offPercent, "%", 0, 100);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
+        Bounds.within("onPercent", onPercent, 0, 100);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
+        Bounds.within("offPercent", offPercent, 0, 100);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
     }
 
     @Override

@@ -1,8 +1,6 @@
 package sparen.program;
 
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.TreeSet;
 import sparen.logic.Signal;
@@ -14,46 +12,56 @@ import sparen.site.SensePoint;
 import sparen.site.Site;
 
 /**
- * What a rule can name, and which signal stands for what: the site, the outputs beside it, requests by hand. The signals are the fixed
- * ones, then for each monitor its report; for each charger its stage and its present regulation level; for each controller the
- * voltage and power of its arrays; for each output its contact; for each request; for each output its clock's hour; at last the
- * voltage at each sense point at a device.
+ * What a rule can name, and which signal stands for what: the site, the outputs beside it, requests by hand.
  */
 public final class Surroundings {
     private final Site site;
     private final List<Output> outputs;
     private final List<String> requests;
-    private final List<SensePoint> atDevices;
+    private final Signals signals;
     private final int own;
 
-    private Surroundings(Site site, List<Output> outputs, List<String> requests, int own) {
+    private Surroundings(Site site, List<Output> outputs, List<String> requests, Signals signals, int own) {
         this.site = site;
         this.outputs = outputs;
         this.requests = requests;
+        this.signals = signals;
         this.own = own;
-        atDevices = site.sensePoints().stream()
-                .filter(point -> point.place().isAtDevice())
-                .toList();
     }
 
     /** What the rules of these outputs of a site can name. */
     public static Surroundings of(Site site, List<Output> outputs) {
+        return of(site, outputs, site.battery().highestVolts());
+    }
+
+    private static Surroundings of(Site site, List<Output> outputs, double restVolts) {
         TreeSet<String> requests = new TreeSet<>();
         for (Output output : outputs) {
             output.automatic().ifPresent(rule -> requests.addAll(rule.requests()));
             output.protection().ifPresent(rule -> requests.addAll(rule.requests()));
         }
-        return new Surroundings(site, List.copyOf(outputs), List.copyOf(requests), -1);
+        Signals signals = Signals.of(site, outputs, List.copyOf(requests), atDevices(site), restVolts);
+        return new Surroundings(site, List.copyOf(outputs), List.copyOf(requests), signals, -1);
     }
 
-    /** What the rules of a plan can name. */
+    /** What the rules of a plan can name; at rest its battery is full and floats. */
     public static Surroundings of(Plan plan) {
-        return of(plan.site(), plan.program().outputs());
+        double floats = plan.program().charging().stream()
+                .mapToDouble(ChargeProgram::floatVolts)
+                .max()
+                .orElse(plan.site().battery().highestVolts());
+        return of(plan.site(), plan.program().outputs(), floats);
+    }
+
+    private static List<SensePoint> atDevices(Site site) {
+        return site.sensePoints().stream()
+                .filter(point -> point.place().isAtDevice())
+                .toList();
     }
 
     /** The same, seen from one of the outputs. */
     public Surroundings at(Output output) {
-        return new Surroundings(site, outputs, requests, outputs.indexOf(output));
+        return new Surroundings(site, outputs, requests, signals, outputs.indexOf(output));
     }
 
     public Site site() {
@@ -71,36 +79,34 @@ public final class Surroundings {
 
     /** The sense points that stand at a device, in the order of their signals. */
     public List<SensePoint> atDevices() {
-        return atDevices;
+        return atDevices(site);
+    }
+
+    /** All there are, by number. */
+    public Signals signals() {
+        return signals;
     }
 
     /** How many signals there are. */
     public int count() {
-        return firstAtDevice() + atDevices.size();
+        return signals.all().size();
     }
 
     /** The state of charge a monitor reports (fraction). */
     public int reportedCharge(String monitor) {
-        return Signal.FIRST_OF_SITE + site.monitors().indexOf(site.monitor(monitor));
-    }
-
-    private int firstStage() {
-        return Signal.FIRST_OF_SITE + site.monitors().size();
+        return signals.reportedCharge(site.monitor(monitor).id());
     }
 
     /** The stage of a charger, by its rank in {@code ChargeStage}; where it is stopped, its rank and a half more. */
     public int stage(String charger) {
         Bounds.known("charger", charger, site.chargers());
-        return firstStage() + 2 * site.chargers().indexOf(charger);
+        return signals.stage(charger);
     }
 
     /** The voltage a charger regulates to now (V). */
     public int regulationVolts(String charger) {
-        return stage(charger) + 1;
-    }
-
-    private int firstArray() {
-        return firstStage() + 2 * site.chargers().size();
+        Bounds.known("charger", charger, site.chargers());
+        return signals.regulation(charger);
     }
 
     /** The voltage of a controller's arrays (V), at whole minutes. */
@@ -115,18 +121,13 @@ public final class Surroundings {
             throw new InvalidQuantity(
                     "controller", "the arrays of \"" + controller + "\" have no string voltages (V) to go by");
         }
-        return firstArray() + ids.indexOf(controller);
-    }
-
-    private int firstOutput() {
-        return firstArray() + site.controllers().size();
+        return signals.arrayVolts(controller);
     }
 
     /** Whether an output's contact is closed, 1 or 0. */
     public int contact(String output) {
-        List<String> ids = outputs.stream().map(Output::id).toList();
-        Bounds.known("output", output, ids);
-        return firstOutput() + ids.indexOf(output);
+        Bounds.known("output", output, outputs.stream().map(Output::id).toList());
+        return signals.contact(output);
     }
 
     /** What the crew calls an output. */
@@ -146,28 +147,20 @@ public final class Surroundings {
                 .findFirst();
     }
 
-    private int firstRequest() {
-        return firstOutput() + outputs.size();
-    }
-
-    /** Whether a request by hand is being made, 1 or 0. */
+    /** Whether a request by hand is being made, 1 or 0; −1 for one that no rule of the plan waits for yet. */
     public int request(String name) {
-        return firstRequest() + requests.indexOf(name);
-    }
-
-    private int firstHour() {
-        return firstRequest() + requests.size();
+        return signals.requested(name);
     }
 
     /** The hour (h) by the clock of the device that decides: its own where the output has one, else the true local time. */
     public int hour() {
         boolean ownClock = own >= 0 && outputs.get(own).clock().isPresent();
-        return ownClock ? firstHour() + own : Signal.LOCAL_HOUR;
+        return ownClock ? signals.clock(outputs.get(own).id()) : Signal.LOCAL_HOUR;
     }
 
-    /** Index of the first sense point at a device. */
-    public int firstAtDevice() {
-        return firstHour() + outputs.size();
+    /** The hour (h) by an output's own clock, whether it goes by it or not. */
+    public int ownHour(String output) {
+        return signals.clock(output);
     }
 
     /** The true voltage at a sense point (V). */
@@ -175,15 +168,14 @@ public final class Surroundings {
         return switch (point.place()) {
             case BATTERY_TERMINALS -> Signal.BATTERY_VOLTS;
             case BUS -> Signal.BUS_VOLTS;
-            case DEVICE_TERMINALS, BEHIND_CONTACT -> firstAtDevice() + rank(point);
+            case DEVICE_TERMINALS, BEHIND_CONTACT -> {
+                Bounds.known(
+                        "sensePoint",
+                        point.id(),
+                        atDevices().stream().map(SensePoint::id).toList());
+                yield signals.voltage(point.id());
+            }
         };
-    }
-
-    private int rank(SensePoint point) {
-        List<String> ids =
-                new ArrayList<>(atDevices.stream().map(SensePoint::id).toList());
-        Bounds.known("sensePoint", point.id(), ids);
-        return ids.indexOf(point.id());
     }
 
     /** The signal in which a level of a rule is read: what its monitor reports, or the voltage at its sense point. */
@@ -192,23 +184,5 @@ public final class Surroundings {
             return reportedCharge((String) Fields.get((Record) rule, "monitor"));
         }
         return level.sensePoint().map(site::sensePoint).map(this::voltage).orElse(Signal.BUS_VOLTS);
-    }
-
-    /** A name for each signal, in words joined by underscores, for texts that have variables. */
-    public List<String> names() {
-        List<String> names = new ArrayList<>(Signal.NAMES);
-        site.monitors().forEach(monitor -> names.add("reported_charge_" + monitor.id()));
-        for (String charger : site.chargers()) {
-            names.add("stage_" + charger);
-            names.add("regulation_volts_" + charger);
-        }
-        site.controllers().forEach(controller -> names.add("array_volts_" + controller.id()));
-        outputs.forEach(output -> names.add("contact_" + output.id()));
-        requests.forEach(request -> names.add("request_" + request));
-        outputs.forEach(output -> names.add("clock_hour_" + output.id()));
-        atDevices.forEach(point -> names.add("volts_" + point.id()));
-        return names.stream()
-                .map(name -> name.replaceAll("[^A-Za-z0-9]+", "_").toLowerCase(Locale.ROOT))
-                .toList();
     }
 }

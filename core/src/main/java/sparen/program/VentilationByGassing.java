@@ -38,11 +38,11 @@ public record VentilationByGassing(
 
     public VentilationByGassing {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("gassingVolts", gassingVolts, "V", 0, 1000);
-        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, "mV/K", -10, 0);
-        Bounds.within("chargingAmperes", chargingAmperes, "A", 0, 10_000);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
-        Bounds.within("afterRunSeconds", afterRunSeconds, "s", 0, 86_400);
+        Bounds.within("gassingVolts", gassingVolts, 0, 1000);
+        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, -10, 0);
+        Bounds.within("chargingAmperes", chargingAmperes, 0, 10_000);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
+        Bounds.within("afterRunSeconds", afterRunSeconds, 0, 86_400);
     }
 
     @Override

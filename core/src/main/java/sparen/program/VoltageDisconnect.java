@@ -36,11 +36,11 @@ public record VoltageDisconnect(
 
     public VoltageDisconnect {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("lvdVolts", lvdVolts, "V", 0, 1000);
-        Bounds.within("lvdDelaySeconds", lvdDelaySeconds, "s", 0, 86_400);
-        Bounds.within("lvrVolts", lvrVolts, "V", 0, 1000);
-        Bounds.within("lvrDelaySeconds", lvrDelaySeconds, "s", 0, 86_400);
-        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, "mV/K", -10, 0);
+        Bounds.within("lvdVolts", lvdVolts, 0, 1000);
+        Bounds.within("lvdDelaySeconds", lvdDelaySeconds, 0, 86_400);
+        Bounds.within("lvrVolts", lvrVolts, 0, 1000);
+        Bounds.within("lvrDelaySeconds", lvrDelaySeconds, 0, 86_400);
+        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, -10, 0);
     }
 
     /** One whose levels do not move with temperature. */

@@ -38,12 +38,12 @@ public record VoltageDiversion(
 
     public VoltageDiversion {
         Bounds.id("sensePoint", sensePoint);
-        Bounds.within("onVolts", onVolts, "V", 0, 1000);
-        Bounds.within("onDelaySeconds", onDelaySeconds, "s", 0, 86_400);
-        Bounds.within("offVolts", offVolts, "V", 0, 1000);
-        Bounds.within("offDelaySeconds", offDelaySeconds, "s", 0, 86_400);
-        Bounds.within("minimumRunSeconds", minimumRunSeconds, "s", 0, 86_400);
-        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, "mV/K", -10, 0);
+        Bounds.within("onVolts", onVolts, 0, 1000);
+        Bounds.within("onDelaySeconds", onDelaySeconds, 0, 86_400);
+        Bounds.within("offVolts", offVolts, 0, 1000);
+        Bounds.within("offDelaySeconds", offDelaySeconds, 0, 86_400);
+        Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
+        millivoltsPerKelvin = Bounds.optional("millivoltsPerKelvin", millivoltsPerKelvin, -10, 0);
     }
 
     /** One whose levels do not move with temperature. */

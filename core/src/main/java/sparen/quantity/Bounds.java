@@ -1,6 +1,7 @@
 package sparen.quantity;
 
 import java.math.BigDecimal;
+import java.math.MathContext;
 import java.util.Collection;
 import java.util.HashSet;
 import java.util.List;
@@ -12,12 +13,47 @@ import java.util.regex.Pattern;
 public final class Bounds {
     private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0,47}");
     private static final int LONGEST_NAME = 120;
+    private static final MathContext DIGITS = new MathContext(12);
 
     private Bounds() {}
 
     /**
+     * Refuses what is not a finite number from {@code least} to {@code most}, both included, in the unit that the field's name says.
+     *
+     * @throws InvalidQuantity naming field, value, unit and both bounds
+     */
+    public static void within(String field, double value, double least, double most) {
+        if (!(value >= least && value <= most)) {
+            within(field, value, unit(field), least, most);
+        }
+    }
+
+    /**
+     * Refuses what is not a finite number above {@code bound} and at most {@code most}, in the unit that the field's name says.
+     *
+     * @throws InvalidQuantity naming field, value, unit and both bounds
+     */
+    public static void above(String field, double value, double bound, double most) {
+        if (!(value > bound && value <= most)) {
+            above(field, value, unit(field), bound, most);
+        }
+    }
+
+    /** Refuses an optional number that is given and outside its bounds, both included, in the unit that the field's name says. */
+    public static Optional<Double> optional(String field, Optional<Double> value, double least, double most) {
+        Optional<Double> given = orEmpty(value);
+        given.ifPresent(number -> within(field, number, least, most));
+        return given;
+    }
+
+    private static String unit(String field) {
+        return Unit.of(field.substring(field.lastIndexOf('.') + 1)).symbol();
+    }
+
+    /**
      * Refuses what is not a finite number from {@code least} to {@code most}, both included.
      *
+     * @param unit for what is counted, such as cells
      * @throws InvalidQuantity naming field, value, unit and both bounds
      */
     public static void within(String field, double value, String unit, double least, double most) {
@@ -100,10 +136,10 @@ public final class Bounds {
         }
     }
 
-    /** A number as a person writes it: no exponent, no trailing zeros. */
+    /** A number as a person writes it: no exponent, no trailing zeros, no more digits than twelve. */
     public static String number(double value) {
         return Double.isFinite(value)
-                ? BigDecimal.valueOf(value).stripTrailingZeros().toPlainString()
+                ? BigDecimal.valueOf(value).round(DIGITS).stripTrailingZeros().toPlainString()
                 : Double.toString(value);
     }
 

@@ -16,8 +16,11 @@ import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.RuleKind;
 import sparen.program.Rules;
+import sparen.program.Sentence;
+import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.quantity.Unit;
 
 /** The settings of the devices that a plan is fitted with. */
 public final class DeviceSettings {
@@ -74,6 +77,7 @@ public final class DeviceSettings {
                     kind.title(),
                     "",
                     "",
+                    "",
                     0,
                     0,
                     Optional.empty(),
@@ -112,9 +116,10 @@ public final class DeviceSettings {
                 device.id(),
                 at,
                 path + "/" + field,
-                field,
+                label(path, field),
                 "",
                 "",
+                Unit.of(field).symbol(),
                 wanted,
                 wanted,
                 Optional.empty(),
@@ -143,6 +148,7 @@ public final class DeviceSettings {
                 knob.label(),
                 Bounds.number(number),
                 knob.unit(),
+                Unit.ofPath(path).symbol(),
                 wanted,
                 effective,
                 knob.needs(),
@@ -161,6 +167,18 @@ public final class DeviceSettings {
                 .orElse(0);
     }
 
+    /** What a number is called in its rule's sentence, or by its field's name. */
+    private String label(String path, String field) {
+        return Fields.at(plan, path) instanceof Rule rule
+                ? rule.sentence(Surroundings.of(plan)).parts().stream()
+                        .filter(part -> part instanceof Sentence.NumberChip chip
+                                && chip.field().equals(field))
+                        .map(part -> ((Sentence.NumberChip) part).label())
+                        .findFirst()
+                        .orElse(Unit.words(field))
+                : Unit.words(field);
+    }
+
     /** The position of a coded switch that is nearest by its voltages, then by all else. */
     private void coded(FittedDevice device, String at, String kind, String path, Record holder) {
         Code nearest = device.profile().codes().stream()
@@ -174,6 +192,7 @@ public final class DeviceSettings {
                     continue;
                 }
                 boolean same = effective.equals(wanted);
+                Unit unit = Unit.of(component.getName());
                 found.add(new Setting(
                         device.id(),
                         at,
@@ -181,14 +200,15 @@ public final class DeviceSettings {
                         "position",
                         nearest.code(),
                         "",
+                        unit.symbol(),
                         wanted,
                         effective,
                         Optional.empty(),
                         false,
                         same
                                 ? Optional.empty()
-                                : Optional.of("no position sets " + Bounds.number(wanted) + "; the nearest sets "
-                                        + Bounds.number(effective))));
+                                : Optional.of("no position sets " + label(path, component.getName()) + " "
+                                        + unit.format(wanted) + "; the nearest sets " + unit.format(effective))));
             }
         }
     }

@@ -11,8 +11,9 @@ import java.util.Optional;
  * @param label what the device calls it, or the field where it has no such setting
  * @param enter what is entered, in the device's own unit; for a coded switch its position
  * @param unit the device's; may be empty
- * @param wanted the plan's number, in the document's unit
- * @param effective what the device makes of it, in the document's unit
+ * @param planUnit of wanted and effective; empty for a ratio
+ * @param wanted the plan's number, in planUnit
+ * @param effective what the device makes of it, in planUnit
  * @param needs what must be set or enabled first; absent for nothing
  * @param assumed whether the device's bounds are assumed until measured
  * @param problem why the device cannot hold the number; absent where it can
@@ -24,6 +25,7 @@ public record Setting(
         String label,
         String enter,
         String unit,
+        String planUnit,
         double wanted,
         double effective,
         Optional<String> needs,

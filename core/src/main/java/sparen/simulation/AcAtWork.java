@@ -17,6 +17,9 @@ final class AcAtWork {
     final AcSide.Conditions conditions = new AcSide.Conditions();
     final EngineGenerator[] generators;
     final FeederAtWork[] feeders;
+    /** When somebody who looks after the place resets a breaker. Common practice, no source. */
+    private static final double MORNING_HOUR = 8;
+
     private final List<AcSource> sources;
     private final List<ArrayInput> arrays;
     private final List<AcCoupledArray> arrayInverters;
@@ -61,9 +64,16 @@ final class AcAtWork {
         }
         generators = engines.toArray(EngineGenerator[]::new);
         feeders = lines.toArray(FeederAtWork[]::new);
-        nextHand = clock.instant(0, 8);
+        nextHand = handAfter(Double.NEGATIVE_INFINITY);
         arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
         windowUntil = program.windows().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+    }
+
+    /** When somebody next comes by in the morning, by the wall clock (s). */
+    private double handAfter(double seconds) {
+        int day = clock.moveTo(Math.max(0, seconds));
+        double today = clock.instant(day, MORNING_HOUR);
+        return today > seconds ? today : clock.instant(day + 1, MORNING_HOUR);
     }
 
     /** Something it depends on has changed: it has to look again. */
@@ -72,11 +82,14 @@ final class AcAtWork {
     }
 
     /** Takes sources, sun and windows of an instant (s). */
-    void moveTo(double seconds, List<Moved> moved) {
+    void moveTo(double seconds, List<PartEvent> moved) {
         for (FeederAtWork feeder : feeders) {
             if (feeder.moveTo(seconds)) {
-                moved.add(new Moved(
-                        Event.Kind.FEEDER, feeder.feeder.id(), feeder.isPresent() ? "the feeder is back" : "outage"));
+                moved.add(new PartEvent(
+                        Event.Kind.FEEDER,
+                        feeder.feeder.id(),
+                        List.of(feeder.isPresent() ? Event.Change.CAME : Event.Change.WENT),
+                        feeder.isPresent() ? "the feeder is back" : "outage"));
                 dirty = true;
             }
         }
@@ -89,7 +102,7 @@ final class AcAtWork {
         }
         if (seconds >= nextHand) {
             side.resetBreaker();
-            nextHand += 86_400;
+            nextHand = handAfter(seconds);
             dirty = true;
         }
     }
@@ -120,20 +133,29 @@ final class AcAtWork {
         }
     }
 
-    /** What happened to a part, to be reported. */
-    record Moved(Event.Kind kind, String subject, String reason) {}
+    private static Event.Change changeTo(EngineGenerator.State state) {
+        return switch (state) {
+            case STOPPED -> Event.Change.STOPPED;
+            case STARTING -> Event.Change.STARTING;
+            case WAITING -> Event.Change.START_FAILED;
+            case RUNNING -> Event.Change.RUNNING;
+            case COOLING -> Event.Change.COOLING;
+            case FAILED -> Event.Change.GAVE_UP;
+        };
+    }
 
     /**
      * Lets everything look that may have to.
      *
      * @return whether something changed in what it draws, offers or feeds
      */
-    boolean settle(double seconds, double dcVolts, double charge, List<Moved> moved) {
+    boolean settle(double seconds, double dcVolts, double charge, List<PartEvent> moved) {
         for (EngineGenerator generator : generators) {
             while (generator.settle(seconds)) {
-                moved.add(new Moved(
+                moved.add(new PartEvent(
                         Event.Kind.GENERATOR,
                         generator.generator().id(),
+                        List.of(changeTo(generator.state())),
                         generator.state().name().toLowerCase(Locale.ROOT)));
                 dirty = true;
             }
@@ -154,7 +176,7 @@ final class AcAtWork {
         boolean aliveBefore = side.isAlive();
         String reason = side.settle(seconds, conditions);
         if (!reason.isEmpty()) {
-            moved.add(new Moved(Event.Kind.AC, side.inverter().id(), reason));
+            moved.add(new PartEvent(Event.Kind.AC, side.inverter().id(), reason));
         }
         due = side.dueSeconds();
         lowVolts = side.lowestVolts(dcVolts);

@@ -7,6 +7,7 @@ import java.util.stream.Stream;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
 import sparen.program.Level;
+import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
@@ -39,12 +40,14 @@ public final class AutoBench {
     private final Output output;
     private final Rule rule;
     private final Surroundings around;
+    private final SwitchLogic logic;
 
     private AutoBench(Plan plan, Output output, Rule rule) {
         this.plan = plan;
         this.output = output;
         this.rule = rule;
         around = Surroundings.of(plan).at(output);
+        logic = rule.compile(around);
     }
 
     /**
@@ -54,7 +57,7 @@ public final class AutoBench {
      * @param term the trade's term for the level
      * @param knob the signal that is turned
      * @param falling whether it is approached from above
-     * @param expected where it should move, true value in the signal's unit
+     * @param expected where it should move, true value in the signal's own unit
      * @param stays whether it stayed just before the level
      * @param delaySeconds after which it should move (s); absent where the rule has no delay for this level
      * @param movedAfterSeconds how long after the level was passed it moved (s); absent where it did not
@@ -63,7 +66,7 @@ public final class AutoBench {
     public record Row(
             String output,
             String term,
-            String knob,
+            NamedSignal knob,
             boolean falling,
             double expected,
             boolean stays,
@@ -120,7 +123,8 @@ public final class AutoBench {
         boolean falling = level.role().falling();
         double side = falling ? 1 : -1;
         double wait = longestSeconds() + MARGIN_SECONDS;
-        String knob = around.names().get(signal);
+        NamedSignal turned = around.signals().all().get(signal);
+        String knob = turned.id();
         double from = percent ? (falling ? 1 : 0) : expected * (1 + side * BEYOND);
         List<Turn> turns = new ArrayList<>();
         if (!percent) {
@@ -144,7 +148,7 @@ public final class AutoBench {
         return new Row(
                 output.id(),
                 level.term(),
-                knob,
+                turned,
                 falling,
                 expected,
                 stays,
@@ -163,7 +167,7 @@ public final class AutoBench {
     }
 
     private double longestLook() {
-        return ways(rule.compile(around)).mapToDouble(Way::lookSeconds).max().orElse(0);
+        return ways(logic).mapToDouble(Way::lookSeconds).max().orElse(0);
     }
 
     private static Stream<Way> ways(SwitchLogic logic) {
@@ -176,7 +180,6 @@ public final class AutoBench {
 
     /** The longest delay, look and hold of the rule (s). */
     private double longestSeconds() {
-        SwitchLogic logic = rule.compile(around);
         double longest = Math.max(logic.minimumOnSeconds(), logic.minimumOffSeconds());
         for (Way way : ways(logic).toList()) {
             longest = Math.max(longest, way.delaySeconds() + 2 * way.lookSeconds());

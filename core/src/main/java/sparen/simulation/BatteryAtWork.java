@@ -1,5 +1,7 @@
 package sparen.simulation;
 
+import java.util.ArrayList;
+import java.util.List;
 import sparen.battery.BatteryCircuit;
 import sparen.battery.BatteryModel;
 import sparen.battery.BmsAtWork;
@@ -109,6 +111,21 @@ final class BatteryAtWork {
                 + (bms.mayDischarge() ? "discharge path closed" : "discharge path open")
                 + (bms.isAsleep() ? ", asleep" : "")
                 + ": " + bms.reason();
+    }
+
+    /** What has become of its paths, given what they were. */
+    List<Event.Change> changesFrom(boolean couldCharge, boolean couldDischarge) {
+        List<Event.Change> changes = new ArrayList<>();
+        if (mayCharge() != couldCharge) {
+            changes.add(couldCharge ? Event.Change.CHARGE_PATH_OPENED : Event.Change.CHARGE_PATH_CLOSED);
+        }
+        if (mayDischarge() != couldDischarge) {
+            changes.add(couldDischarge ? Event.Change.DISCHARGE_PATH_OPENED : Event.Change.DISCHARGE_PATH_CLOSED);
+            if (couldDischarge && bms.isAsleep()) {
+                changes.add(Event.Change.FELL_ASLEEP);
+            }
+        }
+        return changes;
     }
 
     /** The first instant within a step (s) at which its BMS has to look. */

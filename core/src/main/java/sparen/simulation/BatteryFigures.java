@@ -1,5 +1,7 @@
 package sparen.simulation;
 
+import java.util.Optional;
+
 /**
  * What the battery went through in a run.
  *
@@ -13,7 +15,7 @@ package sparen.simulation;
  * @param lowestCelsius battery temperature (°C)
  * @param highestCelsius battery temperature (°C)
  * @param pathOpenings how often a BMS opened a path
- * @param reportedAtEnd what the first monitor reports at the end (fraction), NaN where there is none
+ * @param reportedAtEnd what the first monitor reports at the end (fraction); absent where there is none
  */
 public record BatteryFigures(
         double equivalentFullCycles,
@@ -26,4 +28,4 @@ public record BatteryFigures(
         double lowestCelsius,
         double highestCelsius,
         int pathOpenings,
-        double reportedAtEnd) {}
+        Optional<Double> reportedAtEnd) {}

@@ -20,11 +20,22 @@ final class BenchReason {
      *
      * @param closed its contact now
      * @param wished whether its wish is for a closed contact now
+     * @param locked how a lockout keeps it open, in words; empty where none does
+     * @param counts whether some delay of its rules is running
      * @param reads what is read now where a level of a rule is read (V, or a fraction)
      */
-    static String of(Output output, boolean closed, boolean wished, ToDoubleBiFunction<Rule, Level> reads) {
+    static String of(
+            Output output,
+            boolean closed,
+            boolean wished,
+            String locked,
+            boolean counts,
+            ToDoubleBiFunction<Rule, Level> reads) {
         if (output.testForce() != TestForce.NONE) {
             return "a test force holds it";
+        }
+        if (!closed && !locked.isEmpty()) {
+            return locked;
         }
         List<String> waits = new ArrayList<>();
         // What is open though it is wished waits for its protection, what is not wished for its own rule; what is
@@ -35,7 +46,7 @@ final class BenchReason {
         Stream<Rule> acting = Stream.concat(automatic, protection);
         acting.forEach(rule -> rule.levels().stream()
                 .filter(level -> level.value() > 0 && level.role().awaitedWhen(closed))
-                .forEach(level -> waits.add(distance(level, reads.applyAsDouble(rule, level)))));
+                .forEach(level -> waits.add(distance(level, reads.applyAsDouble(rule, level), counts))));
         if (!waits.isEmpty()) {
             return String.join("; ", waits);
         }
@@ -45,13 +56,13 @@ final class BenchReason {
         return "its wish is " + (output.wish() == Wish.ON ? "on" : "off");
     }
 
-    private static String distance(Level level, double read) {
+    private static String distance(Level level, double read, boolean counts) {
         boolean percent = level.role().percent();
         double reads = percent ? read * 100 : read;
         String unit = percent ? " %" : " V";
         boolean passed = level.role().falling() ? reads <= level.value() : reads >= level.value();
         String away = passed
-                ? "passed, but not yet for its delay"
+                ? (counts ? "passed, but not yet for its delay" : "passed; something else of its rule is not met")
                 : rounded(Math.abs(level.value() - reads)) + unit + " away";
         return "waits for " + level.term() + " " + Bounds.number(level.value()) + unit + "; reads " + rounded(reads)
                 + unit + ", " + away;

@@ -16,16 +16,16 @@ public record BenchScript(List<Turn> turns) {
      * A knob that is turned.
      *
      * @param seconds since the start (s), 0 to 604,800
-     * @param knob name of the signal it imposes, as in {@code Surroundings.names()}
+     * @param knob id of the signal it imposes, as in {@code Signals}
      * @param value it is turned to, in the unit of the signal, −1e6 to 1e6
      * @param overSeconds how long the turning takes, at an even rate (s), 0 to 604,800; 0 for at once
      */
     public record Turn(double seconds, String knob, double value, double overSeconds) {
         public Turn {
-            Bounds.within("seconds", seconds, "s", 0, MOST_SECONDS);
+            Bounds.within("seconds", seconds, 0, MOST_SECONDS);
             Bounds.name("knob", knob);
-            Bounds.within("value", value, "", -1e6, 1e6);
-            Bounds.within("overSeconds", overSeconds, "s", 0, MOST_SECONDS);
+            Bounds.within("value", value, -1e6, 1e6);
+            Bounds.within("overSeconds", overSeconds, 0, MOST_SECONDS);
         }
 
         double endSeconds() {
@@ -38,7 +38,7 @@ public record BenchScript(List<Turn> turns) {
         Bounds.within("turns", turns.size(), "turns", 0, 2000);
         double last = 0;
         for (Turn turn : turns) {
-            Bounds.within("turns.seconds", turn.seconds(), "s", last, MOST_SECONDS);
+            Bounds.within("turns.seconds", turn.seconds(), last, MOST_SECONDS);
             last = turn.seconds();
         }
     }

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import sparen.logic.Countdown;
+import sparen.program.NamedSignal;
 
 /**
  * How a bench stands.
@@ -11,7 +12,8 @@ import sparen.logic.Countdown;
  * @param seconds since the start (s)
  * @param outputs in the program's order
  * @param events since the start: the printed tape
- * @param knobs what each signal is at now, by name, in its unit
+ * @param signals what its knobs impose, in the order they are offered
+ * @param knobs what each of them is at now, by id, in its own unit
  * @param nextSeconds when something happens next if nobody turns a knob (s); absent for never
  * @param live what the model battery does; absent where every voltage is imposed
  */
@@ -19,6 +21,7 @@ public record BenchState(
         double seconds,
         List<AtBench> outputs,
         List<Event> events,
+        List<NamedSignal> signals,
         Map<String, Double> knobs,
         Optional<Double> nextSeconds,
         Optional<Live> live) {

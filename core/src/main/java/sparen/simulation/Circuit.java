@@ -12,7 +12,6 @@ import sparen.power.ChargeRegulator.BmsRequest;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
-import sparen.simulation.AcAtWork.Moved;
 import sparen.site.BatteryMonitor;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
@@ -53,7 +52,7 @@ final class Circuit {
     private final double[] byFeed;
     private final SiteInputs inputs;
     final PulsedAtWork[] pulsed;
-    private final List<Moved> noted = new ArrayList<>();
+    private final List<PartEvent> noted = new ArrayList<>();
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
     private final int[] heatsByVoltage;
@@ -179,7 +178,7 @@ final class Circuit {
     }
 
     /** Takes the inputs of an instant (s); what moved by itself is added to the list. */
-    void moveInputs(double seconds, List<Moved> moved) {
+    void moveInputs(double seconds, List<PartEvent> moved) {
         now = seconds;
         boolean sunMoved = false;
         for (ControllerAtWork controller : controllers) {
@@ -539,7 +538,7 @@ final class Circuit {
      *
      * @return whether something changed, so that the balance must be solved again
      */
-    boolean settleParts(double seconds, List<Moved> moved) {
+    boolean settleParts(double seconds, List<PartEvent> moved) {
         if (!noted.isEmpty()) {
             moved.addAll(noted);
             noted.clear();
@@ -553,7 +552,7 @@ final class Circuit {
         for (ConverterAtWork converter : converters) {
             String reason = converter.settle(seconds, busVolts());
             if (reason != null) {
-                moved.add(new Moved(Event.Kind.CONVERTER, converter.converter.id(), reason));
+                moved.add(new PartEvent(Event.Kind.CONVERTER, converter.converter.id(), reason));
                 changed = true;
             }
         }
@@ -562,7 +561,7 @@ final class Circuit {
         }
         for (TankAtWork tank : tanks) {
             if (tank.settle(seconds)) {
-                moved.add(new Moved(
+                moved.add(new PartEvent(
                         Event.Kind.TANK,
                         tank.id(),
                         tank.takesHeat() ? "the thermostat closes" : "hot: the thermostat opens"));
@@ -577,13 +576,13 @@ final class Circuit {
                 } else {
                     blown[fuse.branch] = true;
                 }
-                moved.add(new Moved(Event.Kind.FUSE, fuse.subject, fuse.reason(amperes)));
+                moved.add(new PartEvent(Event.Kind.FUSE, fuse.subject, fuse.reason(amperes)));
                 changed = true;
             }
         }
         for (MonitorAtWork monitor : monitors) {
             if (monitor.settle(seconds, bus) && monitor.counter.lastFullSeconds() == seconds) {
-                moved.add(new Moved(
+                moved.add(new PartEvent(
                         Event.Kind.SYNCHRONISED,
                         monitor.counter.settings().id(),
                         "full by voltage and tail current: count set to 100 %"));
@@ -597,22 +596,25 @@ final class Circuit {
         return changed;
     }
 
-    private boolean settleBatteries(double seconds, List<Moved> moved) {
+    private boolean settleBatteries(double seconds, List<PartEvent> moved) {
         boolean changed = false;
         boolean charged = bus.hasBattery() && bus.batteryCurrent()[0] > 0;
         for (BatteryAtWork battery : batteries.all) {
             changed |= batteries.all.length > 1 && battery.settleEmpty();
+            boolean couldCharge = battery.mayCharge();
+            boolean couldDischarge = battery.mayDischarge();
             String reason = battery.settle(seconds, shownVolts());
             if (reason != null) {
                 String who = battery.count > 1 ? "each of " + battery.count + " batteries: " : "";
-                moved.add(new Moved(Event.Kind.PATH, battery.id, who + reason));
+                moved.add(new PartEvent(
+                        Event.Kind.PATH, battery.id, battery.changesFrom(couldCharge, couldDischarge), who + reason));
                 changed = true;
             }
         }
         if (changed) {
             takeRequests(seconds);
             if (charged && batteries.allRefuseCharge()) {
-                moved.add(new Moved(
+                moved.add(new PartEvent(
                         Event.Kind.HAZARD,
                         "",
                         "every battery opened while it was being charged: the bus is left to live chargers without a"
@@ -780,7 +782,7 @@ final class Circuit {
     void connectController(ControllerAtWork controller, boolean closed) {
         boolean live = !controller.isArrayOpen() && controller.arrayWatts(now) > 0;
         if (!closed && live && controller.regulator.isEnabled()) {
-            noted.add(new Moved(
+            noted.add(new PartEvent(
                     Event.Kind.HAZARD,
                     controller.controller.id(),
                     "its battery side opened under a live array: it has nowhere to put its current" + arraysReach()));

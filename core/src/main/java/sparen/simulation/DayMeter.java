@@ -61,6 +61,7 @@ final class DayMeter {
             days.add(new DayFigures(
                     date,
                     date.getMonthValue(),
+                    Math.max(0, clock.instant(i, 0)),
                     ledger.between(snapshots.get(i), snapshots.get(i + 1)),
                     extremes.get(i)[0],
                     extremes.get(i)[1],

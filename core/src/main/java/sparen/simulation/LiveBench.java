@@ -7,13 +7,14 @@ import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import sparen.format.Profile;
+import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.Rule;
+import sparen.program.Signals;
+import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
@@ -42,44 +43,38 @@ public final class LiveBench {
     private static final int STAIRS = 20;
     private static final double AHEAD_SECONDS = 3600;
     private static final double PERIOD_SECONDS = 2 * BenchScript.MOST_SECONDS;
-    private static final String CHARGE = "state_of_charge";
-    private static final String HOUR = "local_hour";
-    private static final String SUN = "sun_watts_per_square_metre";
-    private static final String AIR = "air_celsius";
-    private static final String TALKS = "bms_talks";
-    private static final String LOAD = "load_watts_";
-    private static final String REQUEST = "request_";
-
     private final Plan plan;
-    private final Map<String, Double> resting = new LinkedHashMap<>();
+    private final Map<String, NamedSignal> signals = new LinkedHashMap<>();
+    private final String charge;
+    private final String hour;
+    private final String sun;
+    private final String air;
+    private final String talk;
+    private final Map<String, String> loads = new LinkedHashMap<>();
+    private final Map<String, String> requests = new LinkedHashMap<>();
     private final Map<String, List<Turn>> turned = new HashMap<>();
 
     private LiveBench(Plan plan) {
         this.plan = plan;
-        resting.put(CHARGE, plan.site().battery().startStateOfCharge());
-        resting.put(HOUR, START_HOUR);
-        resting.put(SUN, 0.0);
-        resting.put(AIR, START_CELSIUS);
+        Surroundings around = Surroundings.of(plan);
+        Signals known = around.signals();
+        charge = knob(known.charge(plan.site().battery().startStateOfCharge()));
+        hour = knob(known.clock(START_HOUR));
+        sun = knob(known.light());
+        air = knob(known.air(START_CELSIUS));
         for (Load load : plan.site().loads()) {
-            resting.put(knob(LOAD, load.id()), ownWatts(load));
+            loads.put(load.id(), knob(known.load(load.id(), load.name(), ownWatts(load))));
         }
+        talk = known.talk().id();
         if (!plan.site().battery().batteries().isEmpty()) {
-            resting.put(TALKS, 1.0);
+            knob(known.talk());
         }
-        requests().forEach(request -> resting.put(knob(REQUEST, request), 0.0));
+        around.requests().forEach(request -> requests.put(request, knob(known.request(request))));
     }
 
-    private List<String> requests() {
-        return plan.program().outputs().stream()
-                .flatMap(output -> output.automatic().stream())
-                .map(Rule::requests)
-                .flatMap(List::stream)
-                .distinct()
-                .toList();
-    }
-
-    private static String knob(String kind, String id) {
-        return kind + id.replaceAll("[^A-Za-z0-9]+", "_").toLowerCase(Locale.ROOT);
+    private String knob(NamedSignal signal) {
+        signals.put(signal.id(), signal);
+        return signal.id();
     }
 
     /** What a load draws before anybody has turned its knob (W): what it always draws, or nothing where that changes by itself. */
@@ -95,9 +90,9 @@ public final class LiveBench {
         return consumption instanceof Consumption.ConstantCurrent current ? nominal * current.amperes() : 0;
     }
 
-    /** The knobs of a plan's live bench, by name, and where they rest. */
-    public static Map<String, Double> knobs(Plan plan) {
-        return Map.copyOf(new LiveBench(plan).resting);
+    /** What the knobs of a plan's live bench impose. */
+    public static List<NamedSignal> knobs(Plan plan) {
+        return List.copyOf(new LiveBench(plan).signals.values());
     }
 
     /**
@@ -108,8 +103,8 @@ public final class LiveBench {
      * @throws InvalidQuantity when a turn names no knob of the plan, or sets charge or clock later than at the start
      */
     public static BenchState play(Plan plan, BenchScript script, double untilSeconds, double shownSeconds) {
-        Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
-        Bounds.within("shownSeconds", shownSeconds, "s", 10, BenchScript.MOST_SECONDS);
+        Bounds.within("untilSeconds", untilSeconds, 0, BenchScript.MOST_SECONDS);
+        Bounds.within("shownSeconds", shownSeconds, 10, BenchScript.MOST_SECONDS);
         LiveBench bench = new LiveBench(DeviceSettings.asSet(plan));
         for (Turn turn : script.turns()) {
             bench.take(turn);
@@ -118,15 +113,15 @@ public final class LiveBench {
     }
 
     private void take(Turn turn) {
-        if (!resting.containsKey(turn.knob())) {
-            throw new InvalidQuantity("turns.knob", "\"" + turn.knob() + "\" is not one of " + resting.keySet());
+        if (!signals.containsKey(turn.knob())) {
+            throw new InvalidQuantity("turns.knob", "\"" + turn.knob() + "\" is not one of " + signals.keySet());
         }
-        boolean atStart = turn.knob().equals(CHARGE) || turn.knob().equals(HOUR);
+        boolean atStart = turn.knob().equals(charge) || turn.knob().equals(hour);
         if (atStart && (turn.seconds() > 0 || turn.overSeconds() > 0)) {
             throw new InvalidQuantity(
                     "turns." + turn.knob(), "can only be set at the start of a live bench, at 0 s and at once");
         }
-        if (turn.knob().startsWith(LOAD)) {
+        if (loads.containsValue(turn.knob())) {
             Bounds.within("turns." + turn.knob(), turn.value(), "W", 0, 100_000);
         }
         turned.computeIfAbsent(turn.knob(), knob -> new ArrayList<>()).add(turn);
@@ -135,7 +130,7 @@ public final class LiveBench {
     /** What a knob is at, in time: pairs of an instant (s) and a value, the first at 0. */
     private List<double[]> steps(String knob) {
         List<double[]> steps = new ArrayList<>();
-        steps.add(new double[] {0, resting.get(knob)});
+        steps.add(new double[] {0, signals.get(knob).rest()});
         for (Turn turn : turned.getOrDefault(knob, List.of())) {
             // A knob that is turned again is taken from wherever it was on its way to.
             while (steps.size() > 1 && steps.get(steps.size() - 1)[0] >= turn.seconds()) {
@@ -173,7 +168,7 @@ public final class LiveBench {
                 .filter(seconds -> seconds > until)
                 .findFirst();
         Map<String, Double> knobs = new LinkedHashMap<>();
-        resting.keySet().forEach(knob -> knobs.put(knob, at(knob, until)));
+        signals.keySet().forEach(knob -> knobs.put(knob, at(knob, until)));
         return new BenchState(
                 until,
                 result.outputs().stream()
@@ -185,6 +180,7 @@ public final class LiveBench {
                                 whyNot(one, isClosed(one, until), result)))
                         .toList(),
                 result.events(),
+                List.copyOf(signals.values()),
                 knobs,
                 next,
                 Optional.of(new BenchState.Live(
@@ -204,36 +200,41 @@ public final class LiveBench {
                 .findFirst()
                 .orElseThrow();
         double[] bus = result.trace().lowBusVolts();
-        double reported = result.battery().reportedAtEnd();
-        double charge = Double.isNaN(reported) ? result.endStateOfCharge() : reported;
-        return BenchReason.of(output, closed, figures.wishedAtEnd(), (rule, level) -> {
-            if (level.role().percent()) {
-                return charge;
-            }
-            Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
-            boolean atBattery = point.filter(one -> one.place() == SensePoint.Place.BATTERY_TERMINALS)
-                    .isPresent();
-            double volts = atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
-            return volts + point.map(SensePoint::offsetVolts).orElse(0.0);
-        });
+        double charge = result.battery().reportedAtEnd().orElse(result.endStateOfCharge());
+        return BenchReason.of(
+                output,
+                closed,
+                figures.wishedAtEnd(),
+                figures.lockedAtEnd(),
+                !figures.countdowns().isEmpty(),
+                (rule, level) -> {
+                    if (level.role().percent()) {
+                        return charge;
+                    }
+                    Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
+                    boolean atBattery = point.filter(one -> one.place() == SensePoint.Place.BATTERY_TERMINALS)
+                            .isPresent();
+                    double volts = atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
+                    return volts + point.map(SensePoint::offsetVolts).orElse(0.0);
+                });
     }
 
     private Scenario scenario(double seconds) {
         int minutes = (int) Math.ceil(seconds / 60) + 1;
         ZoneId zone = plan.site().location().zone();
-        Instant start = DAY.atStartOfDay(zone).toInstant().plusMillis(Math.round(at(HOUR, 0) * 3_600_000));
+        Instant start = DAY.atStartOfDay(zone).toInstant().plusMillis(Math.round(at(hour, 0) * 3_600_000));
         Map<String, Profile> profiles = new HashMap<>();
-        List<Load> loads = new ArrayList<>();
+        List<Load> drawing = new ArrayList<>();
         for (Load load : plan.site().loads()) {
             String id = "bench-" + load.id();
-            profiles.put(id, profile(steps(knob(LOAD, load.id()))));
-            boolean itsOwn = !turned.containsKey(knob(LOAD, load.id())) && ownWatts(load) > 0;
+            profiles.put(id, profile(steps(loads.get(load.id()))));
+            boolean itsOwn = !turned.containsKey(loads.get(load.id())) && ownWatts(load) > 0;
             // Untouched, a resistance stays one; a knob makes it a power.
-            loads.add(itsOwn ? load : Fields.with(load, "consumption", new Consumption.ImportedProfile(id)));
+            drawing.add(itsOwn ? load : Fields.with(load, "consumption", new Consumption.ImportedProfile(id)));
         }
         plan.site().dcSources().forEach(source -> profiles.put(source.profile(), profile(List.of(new double[2]))));
-        Plan live = Fields.withAt(plan, "site/loads", List.copyOf(loads));
-        live = Fields.withAt(live, "site/battery/startStateOfCharge", at(CHARGE, 0));
+        Plan live = Fields.withAt(plan, "site/loads", List.copyOf(drawing));
+        live = Fields.withAt(live, "site/battery/startStateOfCharge", at(charge, 0));
         return new Scenario(live, start, seconds, weather(start, minutes), profiles, 1, silences(), requested());
     }
 
@@ -250,8 +251,8 @@ public final class LiveBench {
         Weather sky = WeatherGenerator.generate(plan.site().location(), start, minutes, DayType.DULL, START_CELSIUS, 1);
         double[] light = new double[minutes];
         double[] air = new double[minutes];
-        byMinutes(SUN, light);
-        byMinutes(AIR, air);
+        byMinutes(sun, light);
+        byMinutes(this.air, air);
         return new Weather(
                 new double[minutes], light, air, sky.sunAltitudeDegrees(), sky.east(), sky.north(), sky.up());
     }
@@ -269,8 +270,8 @@ public final class LiveBench {
     }
 
     private List<TalkLoss> silences() {
-        return turned.containsKey(TALKS)
-                ? spans(TALKS, 0.5, false).stream()
+        return turned.containsKey(talk)
+                ? spans(talk, 0.5, false).stream()
                         .map(span -> new TalkLoss(span[0], span[1]))
                         .toList()
                 : List.of();
@@ -278,9 +279,8 @@ public final class LiveBench {
 
     private List<Request> requested() {
         List<Request> made = new ArrayList<>();
-        for (String request : requests()) {
-            spans(knob(REQUEST, request), 0.5, true).forEach(span -> made.add(new Request(request, span[0], span[1])));
-        }
+        requests.forEach((request, knob) ->
+                spans(knob, 0.5, true).forEach(span -> made.add(new Request(request, span[0], span[1]))));
         return made;
     }
 

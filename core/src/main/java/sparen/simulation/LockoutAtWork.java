@@ -1,8 +1,10 @@
 package sparen.simulation;
 
 import java.util.Arrays;
+import java.util.Optional;
 import sparen.logic.Signal;
 import sparen.program.Lockout;
+import sparen.program.Sentence;
 
 /** The lockout of an output in one run: counts trips in a moving time, makes it wait, and keeps it open. */
 final class LockoutAtWork {
@@ -16,6 +18,7 @@ final class LockoutAtWork {
     private double waitsUntil = Double.NEGATIVE_INFINITY;
     private boolean locked;
     private boolean sawNight;
+    private Optional<Event.Change> news = Optional.empty();
 
     LockoutAtWork(Lockout lockout) {
         this.lockout = lockout;
@@ -32,6 +35,7 @@ final class LockoutAtWork {
         double oldest = trips[count % trips.length];
         if (count >= trips.length && seconds - oldest <= lockout.withinSeconds()) {
             locked = true;
+            news = Optional.of(Event.Change.LOCKED_OUT);
             sawNight = false;
             waitsUntil = lockout.release() == Lockout.Release.TIME
                     ? seconds + lockout.waitSeconds()
@@ -41,6 +45,27 @@ final class LockoutAtWork {
         double wait = lockout.firstWaitSeconds() * StrictMath.pow(lockout.growthFactor(), inARow - 1.0);
         waitsUntil = seconds + wait;
         return wait > 0 ? OutputAtWork.waits(wait) : "";
+    }
+
+    /** What has become of it since it was last asked. */
+    Optional<Event.Change> takeNews() {
+        Optional<Event.Change> taken = news;
+        news = Optional.empty();
+        return taken;
+    }
+
+    /** Until when it keeps the output open, in words; empty where it does not. */
+    String holds(double seconds) {
+        if (!locked) {
+            return seconds < waitsUntil
+                    ? "waits " + Sentence.duration(Math.ceil(waitsUntil - seconds)) + " more after a trip"
+                    : "";
+        }
+        return switch (lockout.release()) {
+            case TIME -> "locked out for " + Sentence.duration(Math.ceil(waitsUntil - seconds)) + " more";
+            case DAWN -> "locked out until dawn";
+            case HAND -> "locked out until it is reset by hand";
+        };
     }
 
     /** Whether the output may close at an instant (s). */
@@ -64,6 +89,7 @@ final class LockoutAtWork {
             Arrays.fill(trips, Double.NEGATIVE_INFINITY);
             count = 0;
             locked = false;
+            news = Optional.of(Event.Change.LET_GO);
         }
         waitsUntil = Double.NEGATIVE_INFINITY;
         return true;

@@ -131,7 +131,7 @@ final class OutputAtWork {
             }
         }
         if (lockout.isPresent() && lockout.get().settle(seconds, signals)) {
-            why = "the lockout is over";
+            why = why.isEmpty() ? "its wait after a trip is over" : why;
         }
         why = settleCoil(signals, why);
         if (wanted(seconds) == closed) {
@@ -147,6 +147,21 @@ final class OutputAtWork {
         }
         move(seconds);
         return reason;
+    }
+
+    /** Whether it has been locked out, or let go, since this was last asked. */
+    Optional<Event.Change> takeLockoutNews() {
+        return lockout.flatMap(LockoutAtWork::takeNews);
+    }
+
+    /** The words for such news. */
+    String lockoutReason(Event.Change news, double seconds) {
+        return news == Event.Change.LET_GO ? "the lockout is over" : lockedOut(seconds);
+    }
+
+    /** How its lockout keeps it open at an instant (s), in words; empty where it does not. */
+    String lockedOut(double seconds) {
+        return lockout.map(one -> one.holds(seconds)).orElse("");
     }
 
     private static String told(Switch at, double[] signals) {
@@ -254,6 +269,8 @@ final class OutputAtWork {
 
     /** Adds the signals it looks at besides its rules. */
     void addSignals(BitSet into) {
+        automatic.ifPresent(one -> one.signals(into));
+        protection.ifPresent(one -> one.signals(into));
         if (dropOutVolts > 0) {
             into.set(Signal.BUS_VOLTS);
         }
@@ -297,7 +314,8 @@ final class OutputAtWork {
                 chattered,
                 changes.toArray(),
                 countdowns(seconds),
-                wished());
+                wished(),
+                lockedOut(seconds));
     }
 
     static String waits(double seconds) {

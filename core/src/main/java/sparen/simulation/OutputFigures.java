@@ -15,6 +15,7 @@ import sparen.logic.Countdown;
  * @param changeSeconds when its contact moved (s), oldest first; at most {@value EventLog#MOST_EVENTS}
  * @param countdowns the timers that run when the run ends
  * @param wishedAtEnd whether its wish is for a closed contact when the run ends
+ * @param lockedAtEnd how a lockout keeps it open when the run ends, in words; empty where none does
  */
 public record OutputFigures(
         String output,
@@ -25,7 +26,8 @@ public record OutputFigures(
         boolean chattered,
         double[] changeSeconds,
         List<Countdown> countdowns,
-        boolean wishedAtEnd) {
+        boolean wishedAtEnd,
+        String lockedAtEnd) {
     /**
      * For how much of each span of a window its contact was closed (fraction); NaN beyond the run.
      *

@@ -12,8 +12,8 @@ import sparen.quantity.Bounds;
 public record Request(String name, double fromSeconds, double toSeconds) {
     public Request {
         Bounds.id("name", name);
-        Bounds.within("fromSeconds", fromSeconds, "s", 0, 1e9);
-        Bounds.within("toSeconds", toSeconds, "s", fromSeconds, 1e9);
+        Bounds.within("fromSeconds", fromSeconds, 0, 1e9);
+        Bounds.within("toSeconds", toSeconds, fromSeconds, 1e9);
     }
 
     boolean isMade(double seconds) {

@@ -10,7 +10,6 @@ import sparen.power.EngineGenerator;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.series.Series;
-import sparen.simulation.AcAtWork.Moved;
 
 /** One run at work: the stepping, the search for events and what they set off. */
 final class Run {
@@ -32,7 +31,7 @@ final class Run {
     private final int[] supplyOfOutput;
     private final Targets targets;
     private final EventLog log = new EventLog();
-    private final List<Moved> moved = new ArrayList<>();
+    private final List<PartEvent> moved = new ArrayList<>();
     private final LedgerMeter ledger;
     private final WearMeter wear;
     private final DayMeter days;
@@ -241,14 +240,24 @@ final class Run {
             signals.read(now);
         }
         String reason = output.settle(now, signals.values);
+        if (reason != null) {
+            report(
+                    output.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED,
+                    output.output().id(),
+                    reason);
+        }
+        Optional<Event.Change> news = output.takeLockoutNews();
+        if (news.isPresent()) {
+            report(
+                    Event.Kind.LOCKOUT,
+                    output.output().id(),
+                    List.of(news.get()),
+                    output.lockoutReason(news.get(), now));
+        }
         if (reason == null) {
             refreshWishes();
             return false;
         }
-        report(
-                output.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED,
-                output.output().id(),
-                reason);
         if (output.beginsToChatter(now)) {
             report(
                     Event.Kind.CHATTER,
@@ -305,11 +314,12 @@ final class Run {
 
     private void tellMoved() {
         for (int i = 0; i < moved.size(); i++) {
-            Moved one = moved.get(i);
-            if (one.kind() == Event.Kind.PATH && one.reason().contains("open")) {
+            PartEvent one = moved.get(i);
+            if (one.changes().contains(Event.Change.CHARGE_PATH_OPENED)
+                    || one.changes().contains(Event.Change.DISCHARGE_PATH_OPENED)) {
                 wear.countOpening();
             }
-            report(one.kind(), one.subject(), one.reason());
+            report(one.kind(), one.subject(), one.changes(), one.reason());
         }
         moved.clear();
     }
@@ -413,14 +423,19 @@ final class Run {
     }
 
     private void report(Event.Kind kind, String subject, String reason) {
+        report(kind, subject, List.of(), reason);
+    }
+
+    private void report(Event.Kind kind, String subject, List<Event.Change> changes, String reason) {
         log.add(new Event(
-                now, kind, subject, reason, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
+                now, kind, subject, changes, reason, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
     }
 
     private RunResult result(long steps) {
         boolean chattered = Arrays.stream(outputs).anyMatch(OutputAtWork::hasChattered);
         days.endRun(now);
-        double reported = circuit.monitors.length == 0 ? Double.NaN : circuit.monitors[0].counter.reported();
+        Optional<Double> reported =
+                circuit.monitors.length == 0 ? Optional.empty() : Optional.of(circuit.monitors[0].counter.reported());
         List<GeneratorFigures> generators = circuit.ac == null
                 ? List.of()
                 : Arrays.stream(circuit.ac.generators).map(Run::figures).toList();

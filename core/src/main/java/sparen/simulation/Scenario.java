@@ -40,7 +40,7 @@ public record Scenario(
         profiles = Map.copyOf(profiles);
         talkLosses = Bounds.orNone(talkLosses);
         requests = Bounds.orNone(requests);
-        Bounds.within("durationSeconds", durationSeconds, "s", 1, 3.2e8);
+        Bounds.within("durationSeconds", durationSeconds, 1, 3.2e8);
         if (weather.minutes() * 60.0 < durationSeconds) {
             throw new InvalidQuantity(
                     "weather", weather.minutes() + " min of it for " + Bounds.number(durationSeconds) + " s");

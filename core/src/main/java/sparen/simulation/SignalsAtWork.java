@@ -6,11 +6,10 @@ import java.util.List;
 import java.util.stream.Stream;
 import sparen.logic.Signal;
 import sparen.power.ChargeRegulator;
-import sparen.program.Output;
-import sparen.program.Rule;
 import sparen.program.Surroundings;
 import sparen.series.Series;
 import sparen.site.SensePoint;
+import sparen.site.Site;
 
 /** What rules look at in one run: the present value of each signal, the interval in which nothing needs to look, and when it ends. */
 final class SignalsAtWork {
@@ -31,10 +30,14 @@ final class SignalsAtWork {
     private final SensePoint[] devicePoints;
     private final int[] deviceBranches;
     private final int[] deviceLoads;
-    private final int firstStage;
-    private final int firstArray;
-    private final int firstOutput;
-    private final int firstRequest;
+    private final int[] points;
+    private final int[] reports;
+    private final int[] stages;
+    private final int[] regulations;
+    private final int[] arrays;
+    private final int[] contacts;
+    private final int[] hours;
+    private final int[] requested;
     private double nextMinute;
 
     SignalsAtWork(Scenario scenario, Surroundings around, Circuit circuit, OutputAtWork[] outputs, SunAltitude sun) {
@@ -58,25 +61,32 @@ final class SignalsAtWork {
         deviceLoads = Stream.of(devicePoints)
                 .mapToInt(point -> circuit.loadIds().indexOf(point.device().orElseThrow()))
                 .toArray();
-        firstStage = Signal.FIRST_OF_SITE + circuit.monitors.length;
-        firstArray = firstStage + 2 * circuit.site.chargers().size();
-        firstOutput = firstArray + circuit.controllers.length;
-        firstRequest = firstOutput + outputs.length;
+        Site site = circuit.site;
+        points = Stream.of(devicePoints).mapToInt(around::voltage).toArray();
+        reports = site.monitors().stream()
+                .mapToInt(one -> around.reportedCharge(one.id()))
+                .toArray();
+        stages = site.chargers().stream().mapToInt(around::stage).toArray();
+        regulations = site.chargers().stream().mapToInt(around::regulationVolts).toArray();
+        arrays = site.controllers().stream()
+                .mapToInt(one -> around.signals().arrayVolts(one.id()))
+                .toArray();
+        contacts = Stream.of(outputs)
+                .mapToInt(one -> around.contact(one.output().id()))
+                .toArray();
+        hours = Stream.of(outputs)
+                .mapToInt(one -> around.ownHour(one.output().id()))
+                .toArray();
+        requested = around.requests().stream().mapToInt(around::request).toArray();
         used = used();
         watched = used.stream().toArray();
-        usesMinutes = used.get(Signal.SURPLUS_WATTS)
-                || used.get(firstArray, firstOutput).cardinality() > 0;
+        usesMinutes = used.get(Signal.SURPLUS_WATTS) || Arrays.stream(arrays).anyMatch(used::get);
     }
 
     /** The signals that some rule looks at. */
     private BitSet used() {
         BitSet found = new BitSet();
         for (OutputAtWork one : outputs) {
-            Output output = one.output();
-            for (Rule rule : Stream.concat(output.automatic().stream(), output.protection().stream())
-                    .toList()) {
-                rule.compile(around.at(output)).signals(found);
-            }
             one.addSignals(found);
         }
         return found;
@@ -96,14 +106,13 @@ final class SignalsAtWork {
         values[Signal.AIR_CELSIUS] = circuit.thermal.sampledAirCelsius();
         values[Signal.BATTERY_AMPERES] = circuit.isFloating() ? 0 : circuit.bus.batteryCurrent()[0];
         for (int i = 0; i < circuit.monitors.length; i++) {
-            values[Signal.FIRST_OF_SITE + i] = circuit.monitors[i].counter.reported();
+            values[reports[i]] = circuit.monitors[i].counter.reported();
         }
         for (int i = 0; i < outputs.length; i++) {
-            values[firstOutput + i] = outputs[i].isClosed() ? 1 : 0;
+            values[contacts[i]] = outputs[i].isClosed() ? 1 : 0;
         }
-        int first = values.length - devicePoints.length;
         for (int i = 0; i < devicePoints.length; i++) {
-            values[first + i] = hasVoltage(i) ? circuit.bus.farVolts(deviceBranches[i])[0] : 0;
+            values[points[i]] = hasVoltage(i) ? circuit.bus.farVolts(deviceBranches[i])[0] : 0;
         }
         readRare(now);
     }
@@ -125,37 +134,32 @@ final class SignalsAtWork {
         if (used.get(Signal.FAULT)) {
             values[Signal.FAULT] = silent || circuit.hasFault() ? 1 : 0;
         }
-        for (int i = firstStage; i < firstArray; i += 2) {
-            if (used.get(i) || used.get(i + 1)) {
-                int charger = (i - firstStage) / 2;
+        for (int charger = 0; charger < stages.length; charger++) {
+            if (used.get(stages[charger]) || used.get(regulations[charger])) {
                 ChargeRegulator regulator = charger < circuit.controllers.length
                         ? circuit.controllers[charger].regulator
                         : circuit.acCharger;
-                values[i] = regulator.stage().ordinal() + (regulator.isStopped() ? 0.5 : 0);
-                values[i + 1] = regulator.regulationVolts();
+                values[stages[charger]] = regulator.stage().ordinal() + (regulator.isStopped() ? 0.5 : 0);
+                values[regulations[charger]] = regulator.regulationVolts();
             }
         }
         for (int i = 0; i < around.requests().size(); i++) {
-            values[firstRequest + i] = isMade(around.requests().get(i), now) ? 1 : 0;
+            values[requested[i]] = isMade(around.requests().get(i), now) ? 1 : 0;
         }
         for (int i = 0; i < clocks.length; i++) {
             if (clocks[i] != null) {
-                values[hourOf(i)] = clocks[i].hour(now);
+                values[hours[i]] = clocks[i].hour(now);
             }
         }
         if (usesMinutes && now >= nextMinute) {
             values[Signal.SURPLUS_WATTS] = circuit.surplusWatts();
             // A rule that names a controller's arrays has been refused where their voltages are not told.
             for (int i = 0; i < circuit.controllers.length; i++) {
-                if (used.get(firstArray + i)) {
-                    values[firstArray + i] = circuit.arrayVolts(i);
+                if (used.get(arrays[i])) {
+                    values[arrays[i]] = circuit.arrayVolts(i);
                 }
             }
         }
-    }
-
-    private int hourOf(int output) {
-        return firstRequest + around.requests().size() + output;
     }
 
     private boolean isMade(String request, double now) {
@@ -205,7 +209,7 @@ final class SignalsAtWork {
         high[Signal.LOCAL_HOUR] = Double.POSITIVE_INFINITY;
         for (int i = 0; i < clocks.length; i++) {
             if (clocks[i] != null) {
-                int hour = hourOf(i);
+                int hour = hours[i];
                 due = Math.min(due, clocks[i].nextExit(now, low[hour], high[hour]));
                 low[hour] = Double.NEGATIVE_INFINITY;
                 high[hour] = Double.POSITIVE_INFINITY;
@@ -242,10 +246,9 @@ final class SignalsAtWork {
         exit = Math.min(exit, exit(Signal.BUS_VOLTS, circuit.bus.busVolts(), step));
         exit = Math.min(exit, exit(Signal.STATE_OF_CHARGE, charge, step));
         exit = Math.min(exit, exit(Signal.BATTERY_AMPERES, circuit.bus.batteryCurrent(), step));
-        int first = values.length - devicePoints.length;
         for (int i = 0; i < devicePoints.length; i++) {
             if (hasVoltage(i)) {
-                exit = Math.min(exit, exit(first + i, circuit.bus.farVolts(deviceBranches[i]), step));
+                exit = Math.min(exit, exit(points[i], circuit.bus.farVolts(deviceBranches[i]), step));
             }
         }
         return exit;

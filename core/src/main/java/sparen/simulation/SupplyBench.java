@@ -2,11 +2,13 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import sparen.logic.Signal;
+import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Surroundings;
@@ -31,7 +33,8 @@ public final class SupplyBench {
 
     private final List<OutputAtWork> outputs = new ArrayList<>();
     private final Surroundings around;
-    private final List<String> names;
+    private final List<NamedSignal> signals;
+    private final Map<String, Integer> numbers = new HashMap<>();
     private final double[] values;
     private final double[] slopes;
     private final boolean[] isHour;
@@ -41,39 +44,30 @@ public final class SupplyBench {
 
     private SupplyBench(Plan plan) {
         around = Surroundings.of(plan);
-        names = around.names();
+        signals = around.signals().all();
         values = new double[around.count()];
         slopes = new double[values.length];
         isHour = new boolean[values.length];
         plan.program().outputs().forEach(output -> outputs.add(new OutputAtWork(output, around)));
-        rest(plan);
-    }
-
-    /** Where knobs stand before anybody has turned one: a full battery at noon, nothing wrong. */
-    private void rest(Plan plan) {
-        double volts = plan.program().charging().stream()
-                .mapToDouble(charging -> charging.floatVolts())
-                .max()
-                .orElse(plan.site().battery().highestVolts());
         for (int i = 0; i < values.length; i++) {
-            String name = names.get(i);
-            isHour[i] = i == Signal.LOCAL_HOUR || name.startsWith("clock_hour_");
-            values[i] = isHour[i]
-                    ? DAY_HOURS / 2
-                    : name.contains("volts") ? volts : name.contains("charge") ? 1 : name.contains("celsius") ? 20 : 0;
+            numbers.put(signals.get(i).id(), i);
+            isHour[i] = signals.get(i).kind() == NamedSignal.Kind.HOUR;
+            // Nobody has turned a knob yet: a full battery at noon, nothing wrong.
+            values[i] = signals.get(i).rest();
             slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;
         }
-        values[Signal.SUN_ALTITUDE_DEGREES] = 30;
-        values[Signal.LOCAL_MONTH] = 6;
-        values[Signal.LOCAL_WEEKDAY] = 1;
-        values[Signal.BMS_TALKS] = 1;
     }
 
-    /** The signals that knobs can impose at a plan's bench, by name: all but the contacts, which are the outputs' own. */
+    /** The signals that knobs can impose at a plan's bench, by id: all but the contacts, which are the outputs' own. */
     public static List<String> knobs(Plan plan) {
-        return Surroundings.of(plan).names().stream()
-                .filter(name -> !name.startsWith("contact_"))
+        return Surroundings.of(plan).signals().all().stream()
+                .filter(SupplyBench::isKnob)
+                .map(NamedSignal::id)
                 .toList();
+    }
+
+    private static boolean isKnob(NamedSignal signal) {
+        return signal.kind() != NamedSignal.Kind.CONTACT;
     }
 
     /**
@@ -83,7 +77,7 @@ public final class SupplyBench {
      * @throws InvalidQuantity when a turn names no knob of the plan
      */
     public static BenchState play(Plan plan, BenchScript script, double untilSeconds) {
-        Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
+        Bounds.within("untilSeconds", untilSeconds, 0, BenchScript.MOST_SECONDS);
         SupplyBench bench = new SupplyBench(DeviceSettings.asSet(plan));
         List<String> knobs = knobs(plan);
         for (Turn turn : script.turns()) {
@@ -117,7 +111,7 @@ public final class SupplyBench {
     }
 
     private void begin(Turn turn) {
-        int signal = names.indexOf(turn.knob());
+        int signal = numbers.get(turn.knob());
         turning.removeIf(one -> one.knob().equals(turn.knob()));
         if (turn.overSeconds() == 0) {
             values[signal] = turn.value();
@@ -141,6 +135,9 @@ public final class SupplyBench {
                         tell(Event.Kind.CHATTER, one.output(), "moves again and again: from here on once a second");
                     }
                 }
+                one.takeLockoutNews()
+                        .ifPresent(news ->
+                                tell(Event.Kind.LOCKOUT, one.output(), List.of(news), one.lockoutReason(news, now)));
                 values[around.contact(one.output().id())] = one.isClosed() ? 1 : 0;
             }
             if (!moved) {
@@ -150,8 +147,12 @@ public final class SupplyBench {
     }
 
     private void tell(Event.Kind kind, Output output, String reason) {
+        tell(kind, output, List.of(), reason);
+    }
+
+    private void tell(Event.Kind kind, Output output, List<Event.Change> changes, String reason) {
         log.add(new Event(
-                now, kind, output.id(), reason, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
+                now, kind, output.id(), changes, reason, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
     }
 
     /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */
@@ -208,7 +209,7 @@ public final class SupplyBench {
         }
         for (Turn turn : List.copyOf(turning)) {
             if (now >= turn.endSeconds()) {
-                int signal = names.indexOf(turn.knob());
+                int signal = numbers.get(turn.knob());
                 values[signal] = turn.value();
                 slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
                 turning.remove(turn);
@@ -219,8 +220,8 @@ public final class SupplyBench {
     private BenchState state() {
         Map<String, Double> knobs = new LinkedHashMap<>();
         for (int i = 0; i < values.length; i++) {
-            if (!names.get(i).startsWith("contact_")) {
-                knobs.put(names.get(i), values[i]);
+            if (isKnob(signals.get(i))) {
+                knobs.put(signals.get(i).id(), values[i]);
             }
         }
         return new BenchState(
@@ -235,10 +236,13 @@ public final class SupplyBench {
                                         one.output(),
                                         one.isClosed(),
                                         one.wished(),
+                                        one.lockedOut(now),
+                                        !one.countdowns(now).isEmpty(),
                                         (rule, level) ->
                                                 values[around.at(one.output()).signal(rule, level)])))
                         .toList(),
                 log.events(),
+                signals.stream().filter(SupplyBench::isKnob).toList(),
                 knobs,
                 Optional.of(nextHappening()).filter(next -> next != Double.POSITIVE_INFINITY),
                 Optional.empty());

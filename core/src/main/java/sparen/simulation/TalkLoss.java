@@ -10,7 +10,7 @@ import sparen.quantity.Bounds;
  */
 public record TalkLoss(double fromSeconds, double toSeconds) {
     public TalkLoss {
-        Bounds.within("fromSeconds", fromSeconds, "s", 0, 3.2e8);
-        Bounds.within("toSeconds", toSeconds, "s", fromSeconds, 3.2e8);
+        Bounds.within("fromSeconds", fromSeconds, 0, 3.2e8);
+        Bounds.within("toSeconds", toSeconds, fromSeconds, 3.2e8);
     }
 }

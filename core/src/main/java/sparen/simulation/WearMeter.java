@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import java.util.Arrays;
+import java.util.Optional;
 import sparen.battery.Rainflow;
 
 /** Gathers what wears a battery while a run goes on: turning points of the state of charge, and time spent where it should not be. */
@@ -54,7 +55,7 @@ final class WearMeter {
         turningPoints[size++] = charge;
     }
 
-    BatteryFigures figures(double reportedAtEnd) {
+    BatteryFigures figures(Optional<Double> reportedAtEnd) {
         add(extreme);
         Rainflow cycles = Rainflow.of(Arrays.copyOf(turningPoints, size));
         return new BatteryFigures(

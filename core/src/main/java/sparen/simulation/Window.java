@@ -11,8 +11,8 @@ import sparen.quantity.Bounds;
  */
 public record Window(double fromSeconds, double toSeconds, int buckets) {
     public Window {
-        Bounds.within("fromSeconds", fromSeconds, "s", 0, 3.2e8);
-        Bounds.within("toSeconds", toSeconds, "s", fromSeconds + 1, 3.2e8 + 1);
+        Bounds.within("fromSeconds", fromSeconds, 0, 3.2e8);
+        Bounds.within("toSeconds", toSeconds, fromSeconds + 1, 3.2e8 + 1);
         Bounds.within("buckets", buckets, "buckets", 1, 20_000);
     }
 }

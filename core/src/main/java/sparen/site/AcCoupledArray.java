@@ -14,7 +14,7 @@ public record AcCoupledArray(String array, String inverter, double maximumWatts,
     public AcCoupledArray {
         Bounds.id("array", array);
         Bounds.id("inverter", inverter);
-        Bounds.above("maximumWatts", maximumWatts, "W", 0, 100_000);
-        Bounds.within("efficiency", efficiency, "", 0.5, 1);
+        Bounds.above("maximumWatts", maximumWatts, 0, 100_000);
+        Bounds.within("efficiency", efficiency, 0.5, 1);
     }
 }

@@ -50,16 +50,16 @@ public sealed interface AcSource {
         public Generator {
             Bounds.id("id", id);
             Bounds.name("name", name);
-            Bounds.above("ratedWatts", ratedWatts, "W", 0, 1e6);
+            Bounds.above("ratedWatts", ratedWatts, 0, 1e6);
             Bounds.within("legs", legs, "legs", 1, 3);
-            Bounds.within("startSeconds", startSeconds, "s", 0, 600);
-            Bounds.within("leastLoadFraction", leastLoadFraction, "", 0, 0.9);
-            Bounds.within("coolDownSeconds", coolDownSeconds, "s", 0, 3600);
-            Bounds.within("failureFraction", failureFraction, "", 0, 1);
-            Bounds.within("retrySeconds", retrySeconds, "s", 1, 3600);
+            Bounds.within("startSeconds", startSeconds, 0, 600);
+            Bounds.within("leastLoadFraction", leastLoadFraction, 0, 0.9);
+            Bounds.within("coolDownSeconds", coolDownSeconds, 0, 3600);
+            Bounds.within("failureFraction", failureFraction, 0, 1);
+            Bounds.within("retrySeconds", retrySeconds, 1, 3600);
             Bounds.within("mostTries", mostTries, "tries", 1, 20);
-            Bounds.within("idleLitresPerHour", idleLitresPerHour, "l/h", 0, 200);
-            Bounds.within("litresPerKilowattHour", litresPerKilowattHour, "l/kWh", 0, 5);
+            Bounds.within("idleLitresPerHour", idleLitresPerHour, 0, 200);
+            Bounds.within("litresPerKilowattHour", litresPerKilowattHour, 0, 5);
         }
 
         @Override
@@ -93,11 +93,11 @@ public sealed interface AcSource {
         public Feeder {
             Bounds.id("id", id);
             Bounds.name("name", name);
-            Bounds.above("breakerAmperes", breakerAmperes, "A", 0, 1000);
+            Bounds.above("breakerAmperes", breakerAmperes, 0, 1000);
             Bounds.within("legs", legs, "legs", 1, 3);
-            Bounds.within("outagesPerYear", outagesPerYear, "1/a", 0, 5000);
-            Bounds.within("meanOutageSeconds", meanOutageSeconds, "s", 1, 1e6);
-            Bounds.within("exportWatts", exportWatts, "W", 0, 1e6);
+            Bounds.within("outagesPerYear", outagesPerYear, 0, 5000);
+            Bounds.within("meanOutageSeconds", meanOutageSeconds, 1, 1e6);
+            Bounds.within("exportWatts", exportWatts, 0, 1e6);
             bands = Bounds.orNone(bands);
             Bounds.within("bands", bands.size(), "bands", 0, 20);
         }
@@ -118,8 +118,8 @@ public sealed interface AcSource {
     record PriceBand(DailySpan when, double importPerKilowattHour, double exportPerKilowattHour) {
         public PriceBand {
             Bounds.present("when", when);
-            Bounds.within("importPerKilowattHour", importPerKilowattHour, "1/kWh", -100, 1000);
-            Bounds.within("exportPerKilowattHour", exportPerKilowattHour, "1/kWh", -100, 1000);
+            Bounds.within("importPerKilowattHour", importPerKilowattHour, -100, 1000);
+            Bounds.within("exportPerKilowattHour", exportPerKilowattHour, -100, 1000);
         }
     }
 }

@@ -13,7 +13,7 @@ public record Ageing(double capacityFraction, double resistanceFactor) {
     public static final Ageing NONE = new Ageing(1, 1);
 
     public Ageing {
-        Bounds.within("capacityFraction", capacityFraction, "", 0.1, 1.2);
+        Bounds.within("capacityFraction", capacityFraction, 0.1, 1.2);
         Bounds.within("resistanceFactor", resistanceFactor, "×", 0.2, 20);
     }
 

@@ -44,11 +44,11 @@ public record BatteryBank(
         ageing = Bounds.orEmpty(ageing);
         enclosure = Bounds.orEmpty(enclosure);
         Bounds.within("cellsInSeries", cellsInSeries, "cells", 1, 500);
-        Bounds.above("capacityAmpereHours", capacityAmpereHours, "Ah", 0, 100_000);
-        Bounds.within("capacityHours", capacityHours, "h", 1, 120);
-        Bounds.within("lowestVolts", lowestVolts, "V", 0, 1000);
-        Bounds.above("highestVolts", highestVolts, "V", lowestVolts, 1000);
-        Bounds.within("startStateOfCharge", startStateOfCharge, "", 0, 1);
+        Bounds.above("capacityAmpereHours", capacityAmpereHours, 0, 100_000);
+        Bounds.within("capacityHours", capacityHours, 1, 120);
+        Bounds.within("lowestVolts", lowestVolts, 0, 1000);
+        Bounds.above("highestVolts", highestVolts, lowestVolts, 1000);
+        Bounds.within("startStateOfCharge", startStateOfCharge, 0, 1);
         if (table.isPresent() != (chemistry == Chemistry.USER_TABLE)) {
             throw new InvalidQuantity(
                     "table", "belongs to chemistry USER_TABLE and to no other; chemistry is " + chemistry);

@@ -35,15 +35,15 @@ public record BatteryMonitor(
     public BatteryMonitor {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.above("configuredAmpereHours", configuredAmpereHours, "Ah", 0, 100_000);
-        Bounds.within("chargeEfficiency", chargeEfficiency, "", 0.5, 1);
-        Bounds.within("offsetAmperes", offsetAmperes, "A", -10, 10);
-        Bounds.within("driftPerDay", driftPerDay, "1/d", -0.1, 0.1);
-        Bounds.within("stepPercent", stepPercent, "%", 0.01, 5);
-        Bounds.within("sampleSeconds", sampleSeconds, "s", 0.1, 3600);
-        Bounds.within("fullVolts", fullVolts, "V", 0, 1000);
-        Bounds.within("fullAmperes", fullAmperes, "A", 0, 1000);
-        Bounds.within("fullSeconds", fullSeconds, "s", 0, 86_400);
+        Bounds.above("configuredAmpereHours", configuredAmpereHours, 0, 100_000);
+        Bounds.within("chargeEfficiency", chargeEfficiency, 0.5, 1);
+        Bounds.within("offsetAmperes", offsetAmperes, -10, 10);
+        Bounds.within("driftPerDay", driftPerDay, -0.1, 0.1);
+        Bounds.within("stepPercent", stepPercent, 0.01, 5);
+        Bounds.within("sampleSeconds", sampleSeconds, 0.1, 3600);
+        Bounds.within("fullVolts", fullVolts, 0, 1000);
+        Bounds.within("fullAmperes", fullAmperes, 0, 1000);
+        Bounds.within("fullSeconds", fullSeconds, 0, 86_400);
         unseen = Bounds.orNone(unseen);
         Bounds.unique("unseen", unseen);
     }

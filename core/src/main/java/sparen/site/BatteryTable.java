@@ -18,7 +18,7 @@ public record BatteryTable(
         statesOfCharge = List.copyOf(Bounds.present("statesOfCharge", statesOfCharge));
         openCircuitVolts = List.copyOf(Bounds.present("openCircuitVolts", openCircuitVolts));
         rcPairs = List.copyOf(Bounds.present("rcPairs", rcPairs));
-        Bounds.within("ohmicOhms", ohmicOhms, "Ω", 1e-6, 100);
+        Bounds.within("ohmicOhms", ohmicOhms, 1e-6, 100);
         Bounds.within("statesOfCharge", statesOfCharge.size(), "entries", 2, 200);
         Bounds.within("rcPairs", rcPairs.size(), "pairs", 0, 3);
         if (openCircuitVolts.size() != statesOfCharge.size()) {
@@ -26,13 +26,13 @@ public record BatteryTable(
                     "openCircuitVolts",
                     openCircuitVolts.size() + " voltages for " + statesOfCharge.size() + " states of charge");
         }
-        Bounds.within("statesOfCharge", statesOfCharge.get(0), "", 0, 0);
-        Bounds.within("statesOfCharge", statesOfCharge.get(statesOfCharge.size() - 1), "", 1, 1);
+        Bounds.within("statesOfCharge", statesOfCharge.get(0), 0, 0);
+        Bounds.within("statesOfCharge", statesOfCharge.get(statesOfCharge.size() - 1), 1, 1);
         for (int i = 0; i < statesOfCharge.size(); i++) {
-            Bounds.within("openCircuitVolts", openCircuitVolts.get(i), "V", 0, 1000);
+            Bounds.within("openCircuitVolts", openCircuitVolts.get(i), 0, 1000);
             if (i > 0) {
-                Bounds.above("statesOfCharge", statesOfCharge.get(i), "", statesOfCharge.get(i - 1), 1);
-                Bounds.within("openCircuitVolts", openCircuitVolts.get(i), "V", openCircuitVolts.get(i - 1), 1000);
+                Bounds.above("statesOfCharge", statesOfCharge.get(i), statesOfCharge.get(i - 1), 1);
+                Bounds.within("openCircuitVolts", openCircuitVolts.get(i), openCircuitVolts.get(i - 1), 1000);
             }
         }
     }

@@ -45,25 +45,25 @@ public record Bms(
         Optional<Double> requestedAmperes,
         double idleWatts) {
     public Bms {
-        Bounds.within("highVolts", highVolts, "V", 0, 1000);
-        Bounds.within("highReleaseVolts", highReleaseVolts, "V", 0, highVolts);
-        Bounds.within("lowVolts", lowVolts, "V", 0, highVolts);
-        Bounds.within("lowReleaseVolts", lowReleaseVolts, "V", lowVolts, highVolts);
-        Bounds.within("voltageDelaySeconds", voltageDelaySeconds, "s", 0, 3600);
-        Bounds.above("chargeAmperes", chargeAmperes, "A", 0, 10_000);
-        Bounds.above("dischargeAmperes", dischargeAmperes, "A", 0, 10_000);
-        Bounds.within("currentDelaySeconds", currentDelaySeconds, "s", 0, 600);
-        Bounds.within("currentReleaseSeconds", currentReleaseSeconds, "s", 1, 86_400);
-        Bounds.within("chargeColdCelsius", chargeColdCelsius, "°C", -60, 60);
-        Bounds.within("chargeHotCelsius", chargeHotCelsius, "°C", chargeColdCelsius, 100);
-        Bounds.within("dischargeColdCelsius", dischargeColdCelsius, "°C", -60, 60);
-        Bounds.within("dischargeHotCelsius", dischargeHotCelsius, "°C", dischargeColdCelsius, 100);
+        Bounds.within("highVolts", highVolts, 0, 1000);
+        Bounds.within("highReleaseVolts", highReleaseVolts, 0, highVolts);
+        Bounds.within("lowVolts", lowVolts, 0, highVolts);
+        Bounds.within("lowReleaseVolts", lowReleaseVolts, lowVolts, highVolts);
+        Bounds.within("voltageDelaySeconds", voltageDelaySeconds, 0, 3600);
+        Bounds.above("chargeAmperes", chargeAmperes, 0, 10_000);
+        Bounds.above("dischargeAmperes", dischargeAmperes, 0, 10_000);
+        Bounds.within("currentDelaySeconds", currentDelaySeconds, 0, 600);
+        Bounds.within("currentReleaseSeconds", currentReleaseSeconds, 1, 86_400);
+        Bounds.within("chargeColdCelsius", chargeColdCelsius, -60, 60);
+        Bounds.within("chargeHotCelsius", chargeHotCelsius, chargeColdCelsius, 100);
+        Bounds.within("dischargeColdCelsius", dischargeColdCelsius, -60, 60);
+        Bounds.within("dischargeHotCelsius", dischargeHotCelsius, dischargeColdCelsius, 100);
         wakeUpVolts = Bounds.orEmpty(wakeUpVolts);
         requestedVolts = Bounds.orEmpty(requestedVolts);
         requestedAmperes = Bounds.orEmpty(requestedAmperes);
-        wakeUpVolts.ifPresent(volts -> Bounds.within("wakeUpVolts", volts, "V", 0, 1000));
-        requestedVolts.ifPresent(volts -> Bounds.within("requestedVolts", volts, "V", 0, 1000));
-        requestedAmperes.ifPresent(amperes -> Bounds.above("requestedAmperes", amperes, "A", 0, 10_000));
-        Bounds.within("idleWatts", idleWatts, "W", 0, 100);
+        wakeUpVolts.ifPresent(volts -> Bounds.within("wakeUpVolts", volts, 0, 1000));
+        requestedVolts.ifPresent(volts -> Bounds.within("requestedVolts", volts, 0, 1000));
+        requestedAmperes.ifPresent(amperes -> Bounds.above("requestedAmperes", amperes, 0, 10_000));
+        Bounds.within("idleWatts", idleWatts, 0, 100);
     }
 }

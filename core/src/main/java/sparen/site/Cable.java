@@ -44,10 +44,10 @@ public record Cable(
         crossSectionSquareMillimetres = Bounds.orEmpty(crossSectionSquareMillimetres);
         oneWayMetres = Bounds.orEmpty(oneWayMetres);
         ampacityAmperes = Bounds.orEmpty(ampacityAmperes);
-        ampacityAmperes.ifPresent(amperes -> Bounds.above("ampacityAmperes", amperes, "A", 0, 2000));
+        ampacityAmperes.ifPresent(amperes -> Bounds.above("ampacityAmperes", amperes, 0, 2000));
         fuse = Bounds.orEmpty(fuse);
-        measuredLoopOhms.ifPresent(ohms -> Bounds.within("measuredLoopOhms", ohms, "Ω", 0, 10));
-        oneWayMetres.ifPresent(metres -> Bounds.within("oneWayMetres", metres, "m", 0, 2000));
+        measuredLoopOhms.ifPresent(ohms -> Bounds.within("measuredLoopOhms", ohms, 0, 10));
+        oneWayMetres.ifPresent(metres -> Bounds.within("oneWayMetres", metres, 0, 2000));
         crossSectionSquareMillimetres.ifPresent(area -> {
             if (!OHMS_PER_KILOMETRE_AT_20.containsKey(area)) {
                 throw new InvalidQuantity(

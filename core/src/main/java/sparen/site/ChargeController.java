@@ -42,13 +42,13 @@ public record ChargeController(
         Bounds.name("name", name);
         arrays = List.copyOf(Bounds.present("arrays", arrays));
         Bounds.within("arrays", arrays.size(), "arrays", 1, 50);
-        Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
-        Bounds.within("efficiency", efficiency, "", 0.5, 1);
-        Bounds.within("idleWatts", idleWatts, "W", 0, 500);
+        Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
+        Bounds.within("efficiency", efficiency, 0.5, 1);
+        Bounds.within("idleWatts", idleWatts, 0, 500);
         Bounds.present("cable", cable);
         kind = Bounds.orEmpty(kind);
         maximumInputVolts = Bounds.orEmpty(maximumInputVolts);
-        maximumInputVolts.ifPresent(volts -> Bounds.above("maximumInputVolts", volts, "V", 0, 2000));
+        maximumInputVolts.ifPresent(volts -> Bounds.above("maximumInputVolts", volts, 0, 2000));
         startsWithoutBattery = Bounds.orEmpty(startsWithoutBattery);
     }
 

@@ -15,7 +15,7 @@ public sealed interface Consumption {
      */
     record ConstantPower(double watts) implements Consumption {
         public ConstantPower {
-            Bounds.within("watts", watts, "W", 0, 100_000);
+            Bounds.within("watts", watts, 0, 100_000);
         }
 
         @Override
@@ -31,7 +31,7 @@ public sealed interface Consumption {
      */
     record ConstantCurrent(double amperes) implements Consumption {
         public ConstantCurrent {
-            Bounds.within("amperes", amperes, "A", 0, 2000);
+            Bounds.within("amperes", amperes, 0, 2000);
         }
 
         @Override
@@ -47,7 +47,7 @@ public sealed interface Consumption {
      */
     record Resistance(double ohms) implements Consumption {
         public Resistance {
-            Bounds.within("ohms", ohms, "Ω", 0.001, 1e6);
+            Bounds.within("ohms", ohms, 0.001, 1e6);
         }
 
         @Override
@@ -67,10 +67,10 @@ public sealed interface Consumption {
     record Cycling(double watts, double runSeconds, double restSeconds, double runSharePerKelvin)
             implements Consumption {
         public Cycling {
-            Bounds.within("watts", watts, "W", 0, 100_000);
-            Bounds.within("runSeconds", runSeconds, "s", 1, 86_400);
-            Bounds.within("restSeconds", restSeconds, "s", 1, 86_400);
-            Bounds.within("runSharePerKelvin", runSharePerKelvin, "1/K", 0, 0.2);
+            Bounds.within("watts", watts, 0, 100_000);
+            Bounds.within("runSeconds", runSeconds, 1, 86_400);
+            Bounds.within("restSeconds", restSeconds, 1, 86_400);
+            Bounds.within("runSharePerKelvin", runSharePerKelvin, 0, 0.2);
         }
 
         @Override
@@ -106,7 +106,7 @@ public sealed interface Consumption {
      */
     record Entry(double watts, DailySpan when) {
         public Entry {
-            Bounds.within("watts", watts, "W", 0, 100_000);
+            Bounds.within("watts", watts, 0, 100_000);
             Bounds.present("when", when);
         }
     }
@@ -121,9 +121,9 @@ public sealed interface Consumption {
      */
     record Occupancy(double watts, double usesPerDay, double meanSeconds, DailySpan when) implements Consumption {
         public Occupancy {
-            Bounds.within("watts", watts, "W", 0, 100_000);
-            Bounds.above("usesPerDay", usesPerDay, "1/d", 0, 500);
-            Bounds.within("meanSeconds", meanSeconds, "s", 1, 86_400);
+            Bounds.within("watts", watts, 0, 100_000);
+            Bounds.above("usesPerDay", usesPerDay, 0, 500);
+            Bounds.within("meanSeconds", meanSeconds, 1, 86_400);
             Bounds.present("when", when);
         }
 

@@ -26,11 +26,11 @@ public record Converter(
     public Converter {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.within("outputVolts", outputVolts, "V", 1, 400);
-        Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
-        Bounds.within("efficiency", efficiency, "", 0.3, 1);
-        Bounds.within("idleWatts", idleWatts, "W", 0, 500);
-        Bounds.within("lowestInputVolts", lowestInputVolts, "V", 0, 400);
-        Bounds.within("restartInputVolts", restartInputVolts, "V", lowestInputVolts, 400);
+        Bounds.within("outputVolts", outputVolts, 1, 400);
+        Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
+        Bounds.within("efficiency", efficiency, 0.3, 1);
+        Bounds.within("idleWatts", idleWatts, 0, 500);
+        Bounds.within("lowestInputVolts", lowestInputVolts, 0, 400);
+        Bounds.within("restartInputVolts", restartInputVolts, lowestInputVolts, 400);
     }
 }

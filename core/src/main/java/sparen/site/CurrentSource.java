@@ -20,7 +20,6 @@ public record CurrentSource(String id, String name, List<Point> points) {
             Bounds.above(
                     "points.secondsFromStart",
                     points.get(i).secondsFromStart(),
-                    "s",
                     points.get(i - 1).secondsFromStart(),
                     1e9);
         }
@@ -34,8 +33,8 @@ public record CurrentSource(String id, String name, List<Point> points) {
      */
     public record Point(double secondsFromStart, double amperes) {
         public Point {
-            Bounds.within("secondsFromStart", secondsFromStart, "s", 0, 1e9);
-            Bounds.within("amperes", amperes, "A", 0, 10_000);
+            Bounds.within("secondsFromStart", secondsFromStart, 0, 1e9);
+            Bounds.within("amperes", amperes, 0, 10_000);
         }
     }
 }

@@ -16,12 +16,12 @@ import sparen.quantity.Bounds;
  */
 public record DailySpan(double fromHour, double toHour, List<DayOfWeek> weekdays, List<Integer> months) {
     public DailySpan {
-        Bounds.within("fromHour", fromHour, "h", 0, 24);
-        Bounds.within("toHour", toHour, "h", 0, 24);
+        Bounds.within("fromHour", fromHour, 0, 24);
+        Bounds.within("toHour", toHour, 0, 24);
         weekdays = Bounds.orNone(weekdays);
         months = Bounds.orNone(months);
         for (int month : months) {
-            Bounds.within("months", month, "", 1, 12);
+            Bounds.within("months", month, 1, 12);
         }
     }
 

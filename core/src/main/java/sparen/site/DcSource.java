@@ -16,7 +16,7 @@ public record DcSource(String id, String name, String profile, double brakeVolts
         Bounds.id("id", id);
         Bounds.name("name", name);
         Bounds.id("profile", profile);
-        Bounds.within("brakeVolts", brakeVolts, "V", 0, 1000);
-        Bounds.within("releaseVolts", releaseVolts, "V", 0, brakeVolts);
+        Bounds.within("brakeVolts", brakeVolts, 0, 1000);
+        Bounds.within("releaseVolts", releaseVolts, 0, brakeVolts);
     }
 }

@@ -17,10 +17,10 @@ public record Enclosure(
     public static final Enclosure UNKNOWN = new Enclosure(43_200, 0, Optional.empty(), Optional.empty());
 
     public Enclosure {
-        Bounds.within("lagSeconds", lagSeconds, "s", 60, 5e6);
-        Bounds.within("kelvinPerWatt", kelvinPerWatt, "K/W", 0, 20);
+        Bounds.within("lagSeconds", lagSeconds, 60, 5e6);
+        Bounds.within("kelvinPerWatt", kelvinPerWatt, 0, 20);
         startCelsius = Bounds.orEmpty(startCelsius);
-        startCelsius.ifPresent(celsius -> Bounds.within("startCelsius", celsius, "°C", -60, 80));
+        startCelsius.ifPresent(celsius -> Bounds.within("startCelsius", celsius, -60, 80));
         heater = Bounds.orEmpty(heater);
     }
 
@@ -33,9 +33,9 @@ public record Enclosure(
      */
     public record CabinetHeater(double watts, double onCelsius, double offCelsius) {
         public CabinetHeater {
-            Bounds.above("watts", watts, "W", 0, 5000);
-            Bounds.within("onCelsius", onCelsius, "°C", -50, 50);
-            Bounds.within("offCelsius", offCelsius, "°C", onCelsius, 60);
+            Bounds.above("watts", watts, 0, 5000);
+            Bounds.within("onCelsius", onCelsius, -50, 50);
+            Bounds.within("offCelsius", offCelsius, onCelsius, 60);
         }
     }
 }

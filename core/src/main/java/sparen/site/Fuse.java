@@ -18,9 +18,9 @@ public record Fuse(double ratedAmperes, double ratedVolts, double interruptingAm
     private static final double CONVENTIONAL_SECONDS = 3600;
 
     public Fuse {
-        Bounds.above("ratedAmperes", ratedAmperes, "A", 0, 2000);
-        Bounds.above("ratedVolts", ratedVolts, "V", 0, 2000);
-        Bounds.above("interruptingAmperes", interruptingAmperes, "A", 0, 1e6);
+        Bounds.above("ratedAmperes", ratedAmperes, 0, 2000);
+        Bounds.above("ratedVolts", ratedVolts, 0, 2000);
+        Bounds.above("interruptingAmperes", interruptingAmperes, 0, 1e6);
     }
 
     /** How long it bears a steady current (s); infinite below its fusing current, 0 from ten times its rating on. */

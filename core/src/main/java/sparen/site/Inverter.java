@@ -53,9 +53,9 @@ public record Inverter(
      */
     public record Search(double watts, double leastLoadWatts, double intervalSeconds) {
         public Search {
-            Bounds.within("watts", watts, "W", 0, 200);
-            Bounds.within("leastLoadWatts", leastLoadWatts, "W", 0, 1000);
-            Bounds.within("intervalSeconds", intervalSeconds, "s", 0.1, 60);
+            Bounds.within("watts", watts, 0, 200);
+            Bounds.within("leastLoadWatts", leastLoadWatts, 0, 1000);
+            Bounds.within("intervalSeconds", intervalSeconds, 0.1, 60);
         }
     }
 
@@ -75,11 +75,11 @@ public record Inverter(
             double lowRestartVolts,
             double highShutdownVolts) {
         public DcWindow {
-            Bounds.within("lowAlarmVolts", lowAlarmVolts, "V", 0, 1000);
-            Bounds.within("lowShutdownVolts", lowShutdownVolts, "V", 0, lowAlarmVolts);
-            Bounds.within("lowDelaySeconds", lowDelaySeconds, "s", 0, 600);
-            Bounds.within("lowRestartVolts", lowRestartVolts, "V", lowShutdownVolts, 1000);
-            Bounds.above("highShutdownVolts", highShutdownVolts, "V", lowRestartVolts, 1000);
+            Bounds.within("lowAlarmVolts", lowAlarmVolts, 0, 1000);
+            Bounds.within("lowShutdownVolts", lowShutdownVolts, 0, lowAlarmVolts);
+            Bounds.within("lowDelaySeconds", lowDelaySeconds, 0, 600);
+            Bounds.within("lowRestartVolts", lowRestartVolts, lowShutdownVolts, 1000);
+            Bounds.above("highShutdownVolts", highShutdownVolts, lowRestartVolts, 1000);
         }
     }
 
@@ -91,8 +91,8 @@ public record Inverter(
      */
     public record Charger(double maximumAmperes, double efficiency) {
         public Charger {
-            Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
-            Bounds.within("efficiency", efficiency, "", 0.5, 1);
+            Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
+            Bounds.within("efficiency", efficiency, 0.5, 1);
         }
     }
 
@@ -105,24 +105,24 @@ public record Inverter(
      */
     public record Transfer(double maximumAmperes, double qualifySeconds, boolean assists) {
         public Transfer {
-            Bounds.above("maximumAmperes", maximumAmperes, "A", 0, 1000);
-            Bounds.within("qualifySeconds", qualifySeconds, "s", 0, 600);
+            Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
+            Bounds.within("qualifySeconds", qualifySeconds, 0, 600);
         }
     }
 
     public Inverter {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.within("acVolts", acVolts, "V", 90, 260);
-        Bounds.above("continuousWatts", continuousWatts, "W", 0, 100_000);
-        Bounds.within("continuousVoltAmperes", continuousVoltAmperes, "VA", continuousWatts, 150_000);
+        Bounds.within("acVolts", acVolts, 90, 260);
+        Bounds.above("continuousWatts", continuousWatts, 0, 100_000);
+        Bounds.within("continuousVoltAmperes", continuousVoltAmperes, continuousWatts, 150_000);
         Bounds.within("surgeFactor", surgeFactor, "×", 1, 5);
-        Bounds.within("surgeSeconds", surgeSeconds, "s", 0, 600);
-        Bounds.within("deratingCelsius", deratingCelsius, "°C", -20, 80);
-        Bounds.within("deratingPerKelvin", deratingPerKelvin, "1/K", 0, 0.1);
-        Bounds.within("idleWatts", idleWatts, "W", 0, 500);
-        Bounds.within("proportionalLoss", proportionalLoss, "", 0, 0.3);
-        Bounds.within("quadraticLoss", quadraticLoss, "", 0, 0.3);
+        Bounds.within("surgeSeconds", surgeSeconds, 0, 600);
+        Bounds.within("deratingCelsius", deratingCelsius, -20, 80);
+        Bounds.within("deratingPerKelvin", deratingPerKelvin, 0, 0.1);
+        Bounds.within("idleWatts", idleWatts, 0, 500);
+        Bounds.within("proportionalLoss", proportionalLoss, 0, 0.3);
+        Bounds.within("quadraticLoss", quadraticLoss, 0, 0.3);
         search = Bounds.orEmpty(search);
         Bounds.present("window", window);
         Bounds.present("cable", cable);

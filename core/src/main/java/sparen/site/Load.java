@@ -57,7 +57,7 @@ public record Load(
     public record StartSurge(double factor, double seconds) {
         public StartSurge {
             Bounds.within("factor", factor, "×", 1, 20);
-            Bounds.above("seconds", seconds, "s", 0, 60);
+            Bounds.above("seconds", seconds, 0, 60);
         }
     }
 
@@ -67,13 +67,13 @@ public record Load(
         Bounds.present("consumption", consumption);
         Bounds.present("cable", cable);
         feed = Bounds.orEmpty(feed);
-        powerFactor = Bounds.optional("powerFactor", powerFactor, "", 0.1, 1);
+        powerFactor = Bounds.optional("powerFactor", powerFactor, 0.1, 1);
         surge = Bounds.orEmpty(surge);
         restart = Bounds.orEmpty(restart);
         use = Bounds.orEmpty(use);
         tank = Bounds.orEmpty(tank);
         leg = Bounds.orEmpty(leg);
-        leg.ifPresent(number -> Bounds.within("leg", number, "", 1, 3));
+        leg.ifPresent(number -> Bounds.within("leg", number, 1, 3));
     }
 
     /** A load on the main bus that goes on by itself. */

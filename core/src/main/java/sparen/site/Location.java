@@ -15,9 +15,9 @@ import sparen.quantity.InvalidQuantity;
  */
 public record Location(double latitudeDegrees, double longitudeDegrees, double elevationMetres, String timeZone) {
     public Location {
-        Bounds.within("latitudeDegrees", latitudeDegrees, "°", -90, 90);
-        Bounds.within("longitudeDegrees", longitudeDegrees, "°", -180, 180);
-        Bounds.within("elevationMetres", elevationMetres, "m", -500, 9000);
+        Bounds.within("latitudeDegrees", latitudeDegrees, -90, 90);
+        Bounds.within("longitudeDegrees", longitudeDegrees, -180, 180);
+        Bounds.within("elevationMetres", elevationMetres, -500, 9000);
         Bounds.present("timeZone", timeZone);
         try {
             ZoneId.of(timeZone);

@@ -25,9 +25,9 @@ public record ParallelBattery(
     public ParallelBattery {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.above("capacityShare", capacityShare, "", 0, 1);
+        Bounds.above("capacityShare", capacityShare, 0, 1);
         Bounds.present("cable", cable);
-        Bounds.within("chargeOffset", chargeOffset, "", -0.5, 0.5);
+        Bounds.within("chargeOffset", chargeOffset, -0.5, 0.5);
         ageing = Bounds.orEmpty(ageing);
         bms = Bounds.orEmpty(bms);
     }

@@ -11,9 +11,9 @@ import sparen.quantity.Bounds;
  */
 public record RcPair(double ohms, double farads, double startVolts) {
     public RcPair {
-        Bounds.above("ohms", ohms, "Ω", 0, 1000);
-        Bounds.above("farads", farads, "F", 0, 1e9);
+        Bounds.above("ohms", ohms, 0, 1000);
+        Bounds.above("farads", farads, 0, 1e9);
         Bounds.within("ohms × farads", ohms * farads, "s", 1, 1e7);
-        Bounds.within("startVolts", startVolts, "V", -100, 100);
+        Bounds.within("startVolts", startVolts, -100, 100);
     }
 }

@@ -44,10 +44,10 @@ public record SensePoint(
         Bounds.id("id", id);
         Bounds.name("name", name);
         Bounds.present("place", place);
-        Bounds.within("offsetVolts", offsetVolts, "V", -10, 10);
+        Bounds.within("offsetVolts", offsetVolts, -10, 10);
         device = Bounds.orEmpty(device);
-        resolutionVolts = Bounds.optional("resolutionVolts", resolutionVolts, "V", 1e-4, 10);
-        sampleSeconds = Bounds.optional("sampleSeconds", sampleSeconds, "s", 0.01, 3600);
+        resolutionVolts = Bounds.optional("resolutionVolts", resolutionVolts, 1e-4, 10);
+        sampleSeconds = Bounds.optional("sampleSeconds", sampleSeconds, 0.01, 3600);
         if (device.isPresent() != place.isAtDevice()) {
             throw new InvalidQuantity(
                     "device",

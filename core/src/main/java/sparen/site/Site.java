@@ -57,7 +57,7 @@ public record Site(
     public Site {
         Bounds.name("name", name);
         Bounds.present("location", location);
-        Bounds.within("nominalVolts", nominalVolts, "V", 6, 400);
+        Bounds.within("nominalVolts", nominalVolts, 6, 400);
         Bounds.present("battery", battery);
         Bounds.present("mainCable", mainCable);
         arrays = bounded("arrays", arrays, 0, 50);

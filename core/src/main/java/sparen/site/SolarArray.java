@@ -52,9 +52,9 @@ public record SolarArray(
     public record ModuleString(
             double openCircuitVolts, double maximumPowerVolts, double voltsPerKelvinFraction, int cellsInSeries) {
         public ModuleString {
-            Bounds.above("openCircuitVolts", openCircuitVolts, "V", 0, 2000);
-            Bounds.above("maximumPowerVolts", maximumPowerVolts, "V", 0, openCircuitVolts);
-            Bounds.within("voltsPerKelvinFraction", voltsPerKelvinFraction, "1/K", -0.01, 0);
+            Bounds.above("openCircuitVolts", openCircuitVolts, 0, 2000);
+            Bounds.above("maximumPowerVolts", maximumPowerVolts, 0, openCircuitVolts);
+            Bounds.within("voltsPerKelvinFraction", voltsPerKelvinFraction, -0.01, 0);
             Bounds.within("cellsInSeries", cellsInSeries, "cells", 1, 2000);
         }
     }
@@ -67,8 +67,8 @@ public record SolarArray(
      */
     public record HorizonPoint(double azimuthDegrees, double altitudeDegrees) {
         public HorizonPoint {
-            Bounds.within("azimuthDegrees", azimuthDegrees, "°", 0, 360);
-            Bounds.within("altitudeDegrees", altitudeDegrees, "°", 0, 90);
+            Bounds.within("azimuthDegrees", azimuthDegrees, 0, 360);
+            Bounds.within("altitudeDegrees", altitudeDegrees, 0, 90);
         }
     }
 
@@ -82,21 +82,21 @@ public record SolarArray(
         public Snow {
             months = List.copyOf(Bounds.present("months", months));
             for (int month : months) {
-                Bounds.within("months", month, "", 1, 12);
+                Bounds.within("months", month, 1, 12);
             }
-            Bounds.within("coverFraction", coverFraction, "", 0, 1);
+            Bounds.within("coverFraction", coverFraction, 0, 1);
         }
     }
 
     public SolarArray {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.above("peakWatts", peakWatts, "W", 0, 1e6);
-        Bounds.within("tiltDegrees", tiltDegrees, "°", 0, 90);
-        Bounds.within("azimuthDegrees", azimuthDegrees, "°", 0, 360);
-        Bounds.within("powerPerKelvin", powerPerKelvin, "1/K", -0.01, 0);
-        Bounds.within("nominalCellCelsius", nominalCellCelsius, "°C", 20, 80);
-        Bounds.within("lossFraction", lossFraction, "", 0, 0.9);
+        Bounds.above("peakWatts", peakWatts, 0, 1e6);
+        Bounds.within("tiltDegrees", tiltDegrees, 0, 90);
+        Bounds.within("azimuthDegrees", azimuthDegrees, 0, 360);
+        Bounds.within("powerPerKelvin", powerPerKelvin, -0.01, 0);
+        Bounds.within("nominalCellCelsius", nominalCellCelsius, 20, 80);
+        Bounds.within("lossFraction", lossFraction, 0, 0.9);
         string = Bounds.orEmpty(string);
         sky = Bounds.orEmpty(sky);
         horizon = Bounds.orNone(horizon);
@@ -105,7 +105,6 @@ public record SolarArray(
             Bounds.above(
                     "horizon.azimuthDegrees",
                     horizon.get(i).azimuthDegrees(),
-                    "°",
                     horizon.get(i - 1).azimuthDegrees(),
                     360);
         }

@@ -34,24 +34,24 @@ public record WaterTank(
      */
     public record DrawOff(double hour, double litres) {
         public DrawOff {
-            Bounds.within("hour", hour, "h", 0, 24);
-            Bounds.within("litres", litres, "l", 0, 100_000);
+            Bounds.within("hour", hour, 0, 24);
+            Bounds.within("litres", litres, 0, 100_000);
         }
     }
 
     public WaterTank {
         Bounds.id("id", id);
         Bounds.name("name", name);
-        Bounds.within("litres", litres, "l", 1, 100_000);
-        Bounds.within("lossWattsPerKelvin", lossWattsPerKelvin, "W/K", 0, 100);
-        Bounds.within("offCelsius", offCelsius, "°C", 20, 99);
-        Bounds.within("onCelsius", onCelsius, "°C", 0, offCelsius);
-        Bounds.within("coldCelsius", coldCelsius, "°C", 0, 40);
-        Bounds.within("startCelsius", startCelsius, "°C", 0, 99);
+        Bounds.within("litres", litres, 1, 100_000);
+        Bounds.within("lossWattsPerKelvin", lossWattsPerKelvin, 0, 100);
+        Bounds.within("offCelsius", offCelsius, 20, 99);
+        Bounds.within("onCelsius", onCelsius, 0, offCelsius);
+        Bounds.within("coldCelsius", coldCelsius, 0, 40);
+        Bounds.within("startCelsius", startCelsius, 0, 99);
         draws = Bounds.orNone(draws);
         Bounds.within("draws", draws.size(), "draws", 0, 24);
         for (DrawOff draw : draws) {
-            Bounds.within("draws.litres", draw.litres(), "l", 0, litres);
+            Bounds.within("draws.litres", draw.litres(), 0, litres);
         }
     }
 }

@@ -57,8 +57,8 @@ public final class Absence {
     public record Question(int runs, long seed, double loadSpread) {
         public Question {
             Bounds.within("runs", runs, "runs", 4, 400);
-            Bounds.within("seed", seed, "", 0, 1e15);
-            Bounds.within("loadSpread", loadSpread, "", 0, 0.5);
+            Bounds.within("seed", seed, 0, 1e15);
+            Bounds.within("loadSpread", loadSpread, 0, 0.5);
         }
     }
 

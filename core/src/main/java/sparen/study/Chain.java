@@ -66,7 +66,13 @@ public final class Chain {
     /** What the days since the battery was last full have brought, where it is not full. */
     private static Optional<Link> drain(RunResult run, Event event) {
         List<DayFigures> days = run.days();
-        int day = (int) Math.min(days.size(), Math.floor(event.seconds() / 86_400));
+        // The days that were over before it: a day that the clocks change on has 23 or 25 hours.
+        int day = (int) Math.max(
+                0,
+                days.stream()
+                                .filter(one -> one.startSeconds() <= event.seconds())
+                                .count()
+                        - 1);
         int since = day;
         while (since > 0 && days.get(since - 1).highestStateOfCharge() < FULL) {
             since--;
@@ -90,6 +96,6 @@ public final class Chain {
                 sun / count / WATT_HOUR,
                 loads / count / WATT_HOUR,
                 100 * event.stateOfCharge());
-        return Optional.of(new Link(since * 86_400.0, -1, says));
+        return Optional.of(new Link(days.get(since).startSeconds(), -1, says));
     }
 }

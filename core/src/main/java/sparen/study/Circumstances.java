@@ -24,7 +24,7 @@ public record Circumstances(Optional<Double> startStateOfCharge, Optional<Ageing
     public static final Circumstances AS_TOLD = new Circumstances(Optional.empty(), Optional.empty(), Optional.empty());
 
     public Circumstances {
-        startStateOfCharge = Bounds.optional("startStateOfCharge", startStateOfCharge, "", 0, 1);
+        startStateOfCharge = Bounds.optional("startStateOfCharge", startStateOfCharge, 0, 1);
         ageing = Bounds.orEmpty(ageing);
         loadFactor = Bounds.optional("loadFactor", loadFactor, "×", 0.05, 5);
     }

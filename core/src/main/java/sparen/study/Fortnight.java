@@ -9,11 +9,13 @@ import sparen.simulation.DayFigures;
  * Fourteen days on end.
  *
  * @param from the first of them
+ * @param startSeconds when that began, since the start of the run (s)
  * @param arrayJoules what the arrays had (J)
  * @param wantedJoules what the loads wanted, served or not; without diversion (J)
  * @param lowestStateOfCharge (fraction)
  */
-public record Fortnight(LocalDate from, double arrayJoules, double wantedJoules, double lowestStateOfCharge) {
+public record Fortnight(
+        LocalDate from, double startSeconds, double arrayJoules, double wantedJoules, double lowestStateOfCharge) {
     private static final int DAYS = 14;
 
     /** The worst of a run: where the sun falls shortest of what the loads want. Empty for a shorter run. */
@@ -37,7 +39,7 @@ public record Fortnight(LocalDate from, double arrayJoules, double wantedJoules,
             wanted += day.ledger().totalServedJoules() + day.ledger().totalUnservedJoules();
             lowest = Math.min(lowest, day.lowestStateOfCharge());
         }
-        return new Fortnight(days.get(0).date(), array, wanted, lowest);
+        return new Fortnight(days.get(0).date(), days.get(0).startSeconds(), array, wanted, lowest);
     }
 
     /** By how much the sun falls short of the loads (J); negative where it brings more. */

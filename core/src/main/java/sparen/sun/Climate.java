@@ -18,9 +18,9 @@ public record Climate(List<Double> clearness, List<Double> meanCelsius, double d
         meanCelsius = List.copyOf(Bounds.present("meanCelsius", meanCelsius));
         Bounds.within("clearness", clearness.size(), "months", MONTHS, MONTHS);
         Bounds.within("meanCelsius", meanCelsius.size(), "months", MONTHS, MONTHS);
-        clearness.forEach(index -> Bounds.within("clearness", index, "", 0.05, 0.85));
-        meanCelsius.forEach(celsius -> Bounds.within("meanCelsius", celsius, "°C", -60, 50));
-        Bounds.within("dailySwingKelvin", dailySwingKelvin, "K", 0, 20);
+        clearness.forEach(index -> Bounds.within("clearness", index, 0.05, 0.85));
+        meanCelsius.forEach(celsius -> Bounds.within("meanCelsius", celsius, -60, 50));
+        Bounds.within("dailySwingKelvin", dailySwingKelvin, 0, 20);
     }
 
     /** The mean air temperature of the coldest month (°C). */

@@ -35,7 +35,7 @@ public final class WeatherGenerator {
      */
     public static Weather generate(
             Location location, Instant start, int minutes, DayType type, double meanCelsius, long seed) {
-        Bounds.within("meanCelsius", meanCelsius, "°C", -60, 50);
+        Bounds.within("meanCelsius", meanCelsius, -60, 50);
         Weather weather = Weather.underTheSun(location, start, minutes);
         Clouds clouds = new Clouds(type, seed);
         for (int i = 0; i < minutes; i++) {

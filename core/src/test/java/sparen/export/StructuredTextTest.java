@@ -17,6 +17,7 @@ import sparen.logic.Switch;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
 import sparen.program.FullSite;
+import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
@@ -61,7 +62,8 @@ public class StructuredTextTest {
         Surroundings around = Surroundings.of(plan).at(programmed);
         TextInterpreter text = new TextInterpreter(StructuredText.of(plan, programmed));
         Switch engine = new Switch(rule.compile(around));
-        List<String> names = around.names();
+        List<String> names =
+                around.signals().all().stream().map(NamedSignal::id).toList();
         double scan = Math.max(0.5, 1.3 * longestSeconds(rule.compile(around)) / HOLD);
         Signals signals = new Signals(around);
         int engineMoves = 0;
@@ -101,7 +103,7 @@ public class StructuredTextTest {
         Signals(Surroundings around) {
             values = new double[around.count()];
             for (int i = 0; i < values.length; i++) {
-                ranges.add(range(around.names().get(i)));
+                ranges.add(range(around.signals().all().get(i).id()));
             }
             move();
         }

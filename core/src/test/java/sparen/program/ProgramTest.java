@@ -1,6 +1,7 @@
 package sparen.program;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -74,6 +75,39 @@ public class ProgramTest {
             }
         }
         assertTrue(chips > 0, "nothing to edit in: " + said.plain());
+    }
+
+    /** A chip can be turned to no number that the record then refuses, and to every one that it takes at its ends. */
+    @Test(dataProvider = "kinds")
+    public void chipsEndWhereTheRecordDoes(RuleKind kind) {
+        Surroundings around = Surroundings.of(FullSite.PLAN)
+                .at(FullSite.PLAN.program().outputs().get(0));
+        Rule rule = kind.usual().apply(around).orElseThrow();
+        assertChipsFit(rule, rule.sentence(around));
+    }
+
+    @Test
+    public void chipsOfALockoutEndWhereItDoes() {
+        Lockout lockout = new Lockout(3, 900, 2, 5, Lockout.Release.TIME, 3600);
+        assertChipsFit(lockout, lockout.sentence());
+    }
+
+    private static void assertChipsFit(Object record, Sentence said) {
+        for (Sentence.Part part : said.parts()) {
+            if (part instanceof Sentence.NumberChip chip && !chip.field().contains(".")) {
+                for (double end : new double[] {chip.least(), chip.most()}) {
+                    boolean counts = Fields.get((Record) record, chip.field()) instanceof Integer;
+                    Object value = counts ? (Object) (int) end : (Object) end;
+                    boolean optional = Fields.get((Record) record, chip.field()) instanceof Optional;
+                    try {
+                        Fields.with(record, chip.field(), optional ? Optional.of(value) : value);
+                    } catch (InvalidQuantity refused) {
+                        // Two numbers in their order is another matter.
+                        assertFalse(refused.getMessage().contains(" is outside "), refused.getMessage());
+                    }
+                }
+            }
+        }
     }
 
     /** Facts are said as rules are; what nobody has told is left out. */

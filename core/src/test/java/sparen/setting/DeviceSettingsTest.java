@@ -135,7 +135,10 @@ public class DeviceSettingsTest {
         assertEquals(setting(plan, LVD).enter(), "B");
         assertEquals(setting(plan, LVD).effective(), 23.0);
         assertEquals(setting(plan, LVD.replace("lvdVolts", "lvdDelaySeconds")).effective(), 5.0);
-        assertTrue(setting(plan, LVD).problem().orElseThrow().contains("no position sets 22.8"));
+        assertTrue(setting(plan, LVD)
+                .problem()
+                .orElseThrow()
+                .contains("no position sets LVD 22.8 V; the nearest sets 23 V"));
     }
 
     private static Code code(String name, double lvd, double lvr, double delay) {

@@ -3,6 +3,8 @@ package sparen.simulation;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.time.Instant;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
@@ -102,8 +104,18 @@ public class AcSideTest {
         assertTrue(
                 assist > 1100 * (HOUR - 60) && assist < 1300 * HOUR, "1100 W and losses out of the battery: " + assist);
 
+        house.inverter = Optional.of(withoutAssist());
+        List<Event> events = House.of(house.run(HOUR), Event.Kind.AC);
+        Event trip = events.stream()
+                .filter(e -> e.reason().contains("breaker"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(trip.seconds(), 90, 1e-6, events.toString());
+    }
+
+    private static Inverter withoutAssist() {
         Inverter plain = House.inverter(6000, Optional.empty());
-        house.inverter = Optional.of(new Inverter(
+        return new Inverter(
                 "inverter",
                 "inverter",
                 230,
@@ -120,13 +132,40 @@ public class AcSideTest {
                 plain.window(),
                 plain.cable(),
                 plain.charger(),
-                Optional.of(new Inverter.Transfer(30, 12, false))));
-        List<Event> events = House.of(house.run(HOUR), Event.Kind.AC);
-        Event trip = events.stream()
-                .filter(e -> e.reason().contains("breaker"))
-                .findFirst()
-                .orElseThrow();
-        assertEquals(trip.seconds(), 90, 1e-6, events.toString());
+                Optional.of(new Inverter.Transfer(30, 12, false)));
+    }
+
+    /**
+     * A tripped breaker is reset at eight in the morning by the wall clock: 24 h after the last time, 23 h where the clocks went forward
+     * in between, 25 h where they went back. European Union, directive 2000/84/EC: the last Sundays of March and October.
+     */
+    @Test
+    public void theBreakerIsResetByTheWallClock() {
+        House house = new House().withInverter(3000);
+        house.acSources.add(feeder(10, List.of()));
+        house.inverter = Optional.of(withoutAssist());
+        house.pulses("oven", "inverter", 0, 3400);
+        for (String[] change : new String[][] {{"2026-03-27T23:00:00Z", "23"}, {"2026-10-23T22:00:00Z", "25"}}) {
+            Scenario plain = house.scenario(4 * 24 * HOUR);
+            Scenario scenario = new Scenario(
+                    plain.plan(),
+                    Instant.parse(change[0]),
+                    plain.durationSeconds(),
+                    plain.weather(),
+                    plain.profiles(),
+                    1,
+                    List.of());
+            List<Double> trips = House.of(Simulation.run(scenario, new Window(0, 1, 1)), Event.Kind.AC).stream()
+                    .filter(event -> event.reason().contains("breaker"))
+                    .map(Event::seconds)
+                    .toList();
+            List<Double> hours = new ArrayList<>();
+            for (int i = 2; i < trips.size(); i++) {
+                hours.add((trips.get(i) - trips.get(i - 1)) / HOUR);
+            }
+            assertEquals(hours.get(0), Double.parseDouble(change[1]), 1e-9, trips.toString());
+            assertEquals(hours.get(1), 24.0, 1e-9);
+        }
     }
 
     /** Small loads are not noticed while it searches; a load above the threshold wakes it at the next look. */

@@ -11,9 +11,11 @@ import sparen.program.ChargeDetails.BmsRequests;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.SurplusBySoc;
+import sparen.quantity.Fields;
 import sparen.simulation.Event.Kind;
 import sparen.site.AcSource;
 import sparen.site.BatteryMonitor;
+import sparen.site.Bms;
 import sparen.site.Consumption;
 
 /** Batteries side by side with their own BMS, and what a monitor makes of them. Facts of the trade: common practice, no source. */
@@ -65,6 +67,28 @@ public class BatteriesTest {
         assertEquals(House.of(result, Kind.EMPTY).get(0).seconds(), 6, 1e-6, "every load is lost");
         // Each tries again a minute after its own opening; the first alone cannot carry the load.
         assertTrue(paths.size() >= 4 && paths.get(2).seconds() > 60, paths.toString());
+    }
+
+    /**
+     * What opened is counted, not what closed while another path was open: charging at once, for the battery is too cold for it, then
+     * discharging by over-current at 3 s. That closes again at 63 s, with the other path open still: two openings.
+     */
+    @Test
+    public void openingsOfPathsAreCounted() {
+        House house = new House();
+        Bms cold = Fields.with(House.bms(1000, 60, Optional.empty()), "chargeColdCelsius", 50.0);
+        house.batteries.add(House.battery("a", 1, 0.001, cold));
+        house.load("heater", null, new Consumption.ConstantCurrent(95));
+        RunResult result = house.run(100);
+        List<Event> paths = House.of(result, Kind.PATH);
+        assertEquals(
+                paths.stream().map(Event::changes).toList(),
+                List.of(
+                        List.of(Event.Change.CHARGE_PATH_OPENED),
+                        List.of(Event.Change.DISCHARGE_PATH_OPENED),
+                        List.of(Event.Change.DISCHARGE_PATH_CLOSED)),
+                paths.toString());
+        assertEquals(result.battery().pathOpenings(), 2);
     }
 
     /** Charge path open by high voltage: it can still be discharged, and closes below its release. */
@@ -167,7 +191,7 @@ public class BatteriesTest {
         house.monitors.add(new BatteryMonitor("m", "the monitor", 400, 1, 0, 0, 1, 30, 100, 1, 60, List.of("clock")));
         house.load("clock", null, new Consumption.ConstantCurrent(0.5));
         RunResult result = house.run(14 * 86_400);
-        assertEquals(result.battery().reportedAtEnd(), 1.0, 1e-9);
+        assertEquals(result.battery().reportedAtEnd().orElseThrow(), 1.0, 1e-9);
         assertEquals(result.endStateOfCharge(), 0.58, 1e-6);
     }
 }

@@ -12,7 +12,7 @@ public class LanesTest {
     private static final double END = 5000;
 
     private static OutputFigures output(boolean startsClosed, double... changes) {
-        return new OutputFigures("o", startsClosed, changes.length, 0, 0, false, changes, List.of(), startsClosed);
+        return new OutputFigures("o", startsClosed, changes.length, 0, 0, false, changes, List.of(), startsClosed, "");
     }
 
     /** The state at an instant, by looking through all changes. */

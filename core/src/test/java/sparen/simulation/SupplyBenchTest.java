@@ -8,9 +8,14 @@ import static org.testng.Assert.expectThrows;
 import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import sparen.program.ChargeInhibit;
 import sparen.program.FullSite;
 import sparen.program.Lockout;
 import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.SourceTransfer;
+import sparen.program.Wish;
+import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.BenchScript.Turn;
 
@@ -30,6 +35,7 @@ public class SupplyBenchTest {
     private static List<Event> moves(BenchState state, String output) {
         return state.events().stream()
                 .filter(event -> event.subject().equals(output))
+                .filter(event -> event.kind() == Event.Kind.OPENED || event.kind() == Event.Kind.CLOSED)
                 .toList();
     }
 
@@ -85,11 +91,51 @@ public class SupplyBenchTest {
         BenchState state = play(locked, 2000, turns);
         assertFalse(radio(state).closed());
         assertTrue(
+                moves(state, "radio").get(0).reason().contains("at or below LVD"),
+                "no lockout had anything to do with it");
+        // 26 V is above LVR: it is not that it waits for. Locked at 830 s for 5000 s, of which 1170 s are over.
+        assertEquals(radio(state).whyNot(), "locked out for 1 h 3 min 50 s more");
+        assertTrue(
                 moves(state, "radio").get(4).reason().contains("locked out after 3 trips"),
                 moves(state, "radio").toString());
         assertTrue(radio(state).countdowns().stream().anyMatch(one -> one.what().equals("lockout")));
         BenchState later = play(locked, 6000, turns);
         assertTrue(radio(later).closed(), later.events().toString());
+        List<Event> lockouts = later.events().stream()
+                .filter(event -> event.kind() == Event.Kind.LOCKOUT)
+                .toList();
+        assertEquals(
+                lockouts.stream().map(Event::changes).toList(),
+                List.of(List.of(Event.Change.LOCKED_OUT), List.of(Event.Change.LET_GO)));
+        assertEquals(lockouts.get(1).seconds() - lockouts.get(0).seconds(), 5000, 1e-6);
+    }
+
+    /** What a contact that is closed waits for is what opens it: by the words of each rule. */
+    @Test
+    public void whyNotNamesWhatWouldMoveIt() {
+        Rule inhibit = new ChargeInhibit(4, 45, 2, "terminals", 28, 26, 5);
+        Rule transfer = new SourceTransfer("terminals", 24, 60, 25.5, 600);
+        for (Object[] row : new Object[][] {
+            {inhibit, 27.0, "waits for over-voltage stop 28 V; reads 27 V, 1 V away"},
+            {transfer, 25.0, "waits for transfer to AC 24 V; reads 25 V, 1 V away"},
+            // At its level, but no source is there to go to: no delay runs.
+            {
+                transfer,
+                23.5,
+                "waits for transfer to AC 24 V; reads 23.5 V, passed; something else of its rule is not met"
+            },
+        }) {
+            Plan plan = FullSite.output(
+                    PLAN,
+                    "radio",
+                    output -> Fields.with(
+                            output.withProtection(Optional.empty()).withAutomatic(Optional.of((Rule) row[0])),
+                            "wish",
+                            Wish.AUTOMATIC));
+            BenchState state = play(plan, 1, battery(0, (Double) row[1], 0));
+            assertTrue(radio(state).closed());
+            assertEquals(radio(state).whyNot(), row[2]);
+        }
     }
 
     /** The generator starts at 30 % for a minute, but not in its quiet hours from 22:00 to 7:00. */

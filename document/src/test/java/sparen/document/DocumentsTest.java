@@ -31,11 +31,20 @@ import sparen.program.Plan;
 import sparen.program.RuleKind;
 import sparen.program.Rules;
 import sparen.program.Sentence;
+import sparen.quantity.Unit;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 public class DocumentsTest {
     private static final Path DEMO = Path.of("../demo/hallgrund.json");
+    /** The numbers that have no unit, or one that depends on what they are compared with or set. */
+    private static final Set<String> RATIOS_AND_COUNTS = Set.of(
+            ("capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction efficiency factor"
+                            + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
+                            + " normalValue ofOurs outputs powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
+                            + " startStateOfCharge stateOfCharge statesOfCharge step surgeFactor timesBulk trips")
+                    .split(" "));
+
     private static final Path SCHEMA = Path.of("../docs/schema/plan-1.schema.json");
 
     /** Types with kinds that are part of a document; sentences are made, not stored. */
@@ -145,7 +154,9 @@ public class DocumentsTest {
             }
             assertEquals(fields, components, type.getSimpleName());
             for (RecordComponent component : type.getRecordComponents()) {
-                assertConstants(component, definition.get("properties").get(component.getName()));
+                JsonNode property = definition.get("properties").get(component.getName());
+                assertConstants(component, property);
+                assertUnit(type, component, property);
             }
         }
         assertEquals(definitions.size(), records.size() + WITH_KINDS.size(), "the types with kinds besides");
@@ -164,6 +175,25 @@ public class DocumentsTest {
                             .collect(Collectors.joining(",", "[", "]")),
                     component.toString());
         }
+    }
+
+    /** Every number has the unit of its name in the schema, and the words a form calls it by. */
+    private static void assertUnit(Class<?> type, RecordComponent component, JsonNode property) {
+        String whole = component.getGenericType().getTypeName();
+        if (!whole.matches("double|int|.*<java.lang.(Double|Integer)>")) {
+            return;
+        }
+        String field = component.getName();
+        String where = "docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/" + field;
+        Unit unit = Unit.of(field);
+        assertEquals(property.path("unit").asString(""), unit.symbol(), "unit in " + where);
+        assertEquals(
+                property.path("title").asString(""), unit == Unit.NONE ? "" : Unit.words(field), "title in " + where);
+        assertEquals(
+                unit == Unit.NONE,
+                RATIOS_AND_COUNTS.contains(field),
+                field + " has the unit \"" + unit.symbol()
+                        + "\": name its unit in its name (quantity/Unit), or list it here");
     }
 
     /** All records that a plan is made of, found by their components. */

@@ -13,6 +13,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
 /** The parts of a plan in the browser: sketch, gauge, findings, revisions, and two people at one plan. */
@@ -157,6 +158,81 @@ public class PlanPartsTest extends BrowserTest {
         page.getByText("◇ where voltage is read").scrollIntoViewIfNeeded();
         button(page, "Contact of Transmitter load disconnect").click();
         assertThat(page.locator("#output-transmitter-disconnect")).isVisible();
+    }
+
+    @DataProvider
+    private Object[][] sites() {
+        return new Object[][] {{"hallgrund"}, {"kvarno"}, {"skarvholm"}};
+    }
+
+    /** Every kind of part is added, named, removed and brought back; with all of them there the page is read anew, and left as it was. */
+    @Test(dataProvider = "sites")
+    public void everyKindOfPartComesAndGoes(String site) {
+        Page page = at("/site/" + site + "/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        Locator heading = sheet.getByRole(AriaRole.HEADING).first();
+        Locator kinds = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
+                .getByRole(AriaRole.BUTTON);
+        button(page, "Add a part").press("Enter");
+        List<String> names = kinds.allInnerTexts();
+        assertEquals(names.size(), 8, names.toString());
+        button(page, "Add a part").press("Enter");
+        for (String kind : names) {
+            button(page, "Add a part").press("Enter");
+            kinds.getByText(kind, new Locator.GetByTextOptions().setExact(true)).press("Enter");
+            assertThat(heading).containsText(kind);
+            String added = heading.innerText();
+            sheet.getByLabel("name of " + added).fill("Trial " + kind);
+            page.keyboard().press("Tab");
+            assertThat(heading).hasText("Trial " + kind);
+            button(page, "Remove").press("Enter");
+            assertThat(heading).not().hasText("Trial " + kind);
+            page.keyboard().press("Control+z");
+        }
+        assertThat(page.locator("header")).containsText("unsaved changes");
+        page.reload();
+        assertThat(button(page, "Trial Load,")).isVisible();
+        assertThat(button(page, "Trial Charge controller,")).isVisible();
+        button(page, "Discard them").click();
+        assertThat(button(page, "Trial Load,")).hasCount(0);
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    /** What names a part that goes is asked to name another; what can do without names nothing; so the plan can be saved. */
+    @Test
+    public void aPartThatIsNamedElsewhereGoesInOrder() {
+        Page page = at("/site/skarvholm/plan/system", "liv");
+        button(page, "Boiler,").first().press("Enter");
+        button(page, "Remove").press("Enter");
+        Locator asks = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Remove"));
+        assertThat(asks).containsText("tank of");
+        button(page, "Remove it").press("Enter");
+        assertThat(asks).hasCount(0);
+        button(page, "Sense point battery terminals").press("Enter");
+        button(page, "Remove").press("Enter");
+        assertThat(asks.getByRole(AriaRole.ALERT)).containsText("must name one");
+        assertThat(button(page, "Remove it")).isDisabled();
+        for (Locator choice : asks.getByRole(AriaRole.COMBOBOX).all()) {
+            choice.selectOption("main-bus");
+        }
+        button(page, "Remove it").press("Enter");
+        assertThat(asks).hasCount(0);
+        button(page, "Save revision").press("Enter");
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    /** What was not set begins with what is usual for the charger, as a guess; a second line against over-voltage lets it charge. */
+    @Test
+    public void whatWasNotSetBeginsWithWhatIsUsual() {
+        Page page = at("/site/hallgrund/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        button(page, "Mast controller,").press("Enter");
+        Locator group = sheet.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("over voltage"));
+        group.getByText("set it").press("Enter");
+        Locator stop = group.getByRole(AriaRole.SPINBUTTON).first();
+        double volts = Double.parseDouble(stop.getAttribute("aria-valuenow"));
+        assertTrue(volts > 13 && volts < 17, "over-voltage stop of a 12 V battery at " + volts + " V");
+        assertThat(group.getByRole(AriaRole.COMBOBOX).first()).hasValue("GUESS");
     }
 
     /** Both change one number, and each another: theirs is taken along, and the one they clash in is chosen. */

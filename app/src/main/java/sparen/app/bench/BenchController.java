@@ -38,7 +38,7 @@ class BenchController {
         BenchRequest {
             Bounds.present("plan", plan);
             Bounds.present("script", script);
-            Bounds.within("untilSeconds", untilSeconds, "s", 0, BenchScript.MOST_SECONDS);
+            Bounds.within("untilSeconds", untilSeconds, 0, BenchScript.MOST_SECONDS);
             live = Bounds.orEmpty(live);
             shownSeconds = Bounds.orEmpty(shownSeconds);
         }

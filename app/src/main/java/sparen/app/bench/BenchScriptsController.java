@@ -44,7 +44,7 @@ class BenchScriptsController {
     record NamedScript(String name, boolean live, double seconds, BenchScript script) {
         NamedScript {
             Bounds.name("name", name);
-            Bounds.within("seconds", seconds, "s", 0, BenchScript.MOST_SECONDS);
+            Bounds.within("seconds", seconds, 0, BenchScript.MOST_SECONDS);
             Bounds.present("script", script);
         }
     }

@@ -16,6 +16,7 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
+import sparen.app.plan.UnreadablePlan;
 import sparen.app.profile.ProfileService;
 import sparen.app.site.Site;
 import sparen.app.site.SiteService;
@@ -48,7 +49,8 @@ class SitesController {
     /**
      * A site in the list.
      *
-     * @param plan absent while the site is still to be taken down
+     * @param plan absent while the site is still to be taken down, or its newest revision cannot be read
+     * @param unreadable why the newest revision cannot be read; absent where it can
      */
     record SiteInList(
             String id,
@@ -56,7 +58,8 @@ class SitesController {
             SiteState state,
             Optional<LocalDate> benchTest,
             Optional<LocalDate> upkeep,
-            Optional<PlanInList> plan) {}
+            Optional<PlanInList> plan,
+            Optional<String> unreadable) {}
 
     /**
      * When a site was and will be looked after.
@@ -144,6 +147,16 @@ class SitesController {
         return made;
     }
 
+    /** Brings back the newest revision that can be read, where the newest cannot. */
+    @PostMapping("/api/sites/{siteId}/repair")
+    @ResponseStatus(HttpStatus.CREATED)
+    @Transactional
+    SiteInList repair(@PathVariable String siteId, Authentication who) {
+        sites.mustExist(siteId);
+        plans.repair(siteId, who.getName());
+        return inList(sites.find(siteId));
+    }
+
     /** Puts a site away, deletes it, or brings it back. */
     @PostMapping("/api/sites/{siteId}/state")
     SiteInList setState(@PathVariable String siteId, @RequestBody NewState wanted) {
@@ -167,13 +180,14 @@ class SitesController {
     }
 
     private SiteInList inList(Site site) {
-        return new SiteInList(
-                site.id(),
-                site.name(),
-                site.state(),
-                site.benchTest(),
-                site.upkeep(),
-                plans.latest(site.id()).map(loaded -> told(site.id(), loaded)));
+        Optional<PlanInList> plan = Optional.empty();
+        Optional<String> unreadable = Optional.empty();
+        try {
+            plan = plans.latest(site.id()).map(loaded -> told(site.id(), loaded));
+        } catch (UnreadablePlan broken) {
+            unreadable = Optional.of(broken.getMessage());
+        }
+        return new SiteInList(site.id(), site.name(), site.state(), site.benchTest(), site.upkeep(), plan, unreadable);
     }
 
     private PlanInList told(String siteId, PlanService.Loaded loaded) {

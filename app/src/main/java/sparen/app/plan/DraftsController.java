@@ -34,7 +34,7 @@ class DraftsController {
      */
     record NewDraft(int parent, Plan plan) {
         NewDraft {
-            Bounds.within("parent", parent, "", 0, Integer.MAX_VALUE);
+            Bounds.within("parent", parent, 0, Integer.MAX_VALUE);
             Bounds.present("plan", plan);
         }
     }
@@ -52,18 +52,27 @@ class DraftsController {
      * Unsaved changes at a site.
      *
      * @param mine absent for none
+     * @param unreadable why one's own, which is there, cannot be read; absent where it can
      */
-    record Drafts(Optional<Draft> mine, List<OthersDraft> others) {}
+    record Drafts(Optional<Draft> mine, Optional<String> unreadable, List<OthersDraft> others) {}
 
     @GetMapping("/api/sites/{siteId}/drafts")
     Drafts drafts(@PathVariable String siteId, Authentication who) {
         sites.mustExist(siteId);
         List<RevisionMapper.Draft> all = plans.drafts(siteId);
+        Optional<RevisionMapper.Draft> own = all.stream()
+                .filter(draft -> draft.account().equals(who.getName()))
+                .findFirst();
+        Optional<Draft> mine = Optional.empty();
+        Optional<String> unreadable = Optional.empty();
+        try {
+            mine = own.map(draft -> new Draft(draft.parent(), draft.savedAt(), PlanService.plan(draft)));
+        } catch (UnreadablePlan broken) {
+            unreadable = Optional.of(broken.getMessage());
+        }
         return new Drafts(
-                all.stream()
-                        .filter(draft -> draft.account().equals(who.getName()))
-                        .findFirst()
-                        .map(draft -> new Draft(draft.parent(), draft.savedAt(), PlanService.plan(draft))),
+                mine,
+                unreadable,
                 all.stream()
                         .filter(draft -> !draft.account().equals(who.getName()))
                         .map(draft -> new OthersDraft(draft.author(), draft.savedAt()))

@@ -23,6 +23,7 @@ import sparen.format.Profile;
 import sparen.gauge.Gauge;
 import sparen.gauge.Rating;
 import sparen.program.Changes;
+import sparen.program.ChargeDetails;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
 import sparen.program.Lockout;
@@ -30,6 +31,7 @@ import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
+import sparen.program.UsualCharging;
 import sparen.quantity.Bounds;
 import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
@@ -69,14 +71,15 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by device, and what is used of ratings. */
+    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by device, what is used of ratings, and what a charger's further settings usually begin with, by charger. */
     record Reading(
             List<OutputReading> outputs,
             List<Finding> findings,
             List<Working> workings,
             Gauge gauge,
             List<Setting> settings,
-            List<Rating> ratings) {}
+            List<Rating> ratings,
+            Map<String, ChargeDetails> usualCharging) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -158,7 +161,8 @@ class PlanController {
                 Workings.of(plan, named),
                 Gauge.of(plan, named),
                 DeviceSettings.of(plan),
-                Rating.of(plan, named));
+                Rating.of(plan, named),
+                UsualCharging.of(plan));
     }
 
     private static OutputReading read(Plan plan, Output output) {

@@ -70,7 +70,7 @@ public class PlanService {
                 author,
                 clock.instant().truncatedTo(ChronoUnit.MILLIS),
                 null,
-                latest.map(old -> said(Changes.between(load(old).plan(), plan))).orElse(""));
+                latest.map(old -> saidSince(old, plan)).orElse(""));
         try {
             mapper.insert(row);
         } catch (DuplicateKeyException savedMeanwhile) {
@@ -78,6 +78,41 @@ public class PlanService {
         }
         mapper.discard(siteId, author);
         return revision(siteId, number);
+    }
+
+    private static String saidSince(RevisionMapper.Row old, Plan plan) {
+        try {
+            return said(Changes.between(load(old).plan(), plan));
+        } catch (UnreadablePlan unreadable) {
+            return "revision " + old.number() + " could not be read: what changed since is not known";
+        }
+    }
+
+    /**
+     * Puts the newest revision that can be read on top of one that cannot.
+     *
+     * @throws Refusal when the newest can be read, or none can
+     */
+    public Loaded repair(String siteId, String author) {
+        RevisionMapper.Row newest =
+                mapper.latest(siteId).orElseThrow(() -> Refusal.notFound("A revision of this site"));
+        for (int number = newest.number(); number >= 0; number--) {
+            try {
+                Plan plan = revision(siteId, number).plan();
+                if (number == newest.number()) {
+                    throw new Refusal(
+                            HttpStatus.CONFLICT,
+                            "readable",
+                            "The newest revision can be read: nothing is to be repaired.",
+                            Map.of());
+                }
+                return save(siteId, Optional.of(newest.number()), "Brought back revision " + number, plan, author);
+            } catch (UnreadablePlan older) {
+                // The next older one is tried; where none is left the last line says so.
+                continue;
+            }
+        }
+        throw Refusal.notFound("A revision of this site that can be read");
     }
 
     /** What is different in one revision from another. */
@@ -132,19 +167,19 @@ public class PlanService {
     }
 
     private static Loaded load(RevisionMapper.Row row) {
-        return new Loaded(about(row), plan("revision " + row.number() + " of " + row.siteId(), row.document()));
+        return new Loaded(about(row), plan("Revision " + row.number() + " of " + row.siteId(), row.document()));
     }
 
     /** The plan of a draft. */
     static Plan plan(RevisionMapper.Draft draft) {
-        return plan("the draft of " + draft.account() + " of " + draft.siteId(), draft.document());
+        return plan("The draft of " + draft.account() + " of " + draft.siteId(), draft.document());
     }
 
     private static Plan plan(String what, String document) {
         try {
             return Documents.read(document).plan();
         } catch (DocumentProblem broken) {
-            throw new IllegalStateException(what + " cannot be read at " + broken.pointer(), broken);
+            throw new UnreadablePlan(what, broken);
         }
     }
 

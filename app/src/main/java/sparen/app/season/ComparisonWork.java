@@ -28,7 +28,7 @@ class ComparisonWork implements WorkKind {
         ComparisonRequest {
             Bounds.present("before", before);
             Bounds.present("after", after);
-            Bounds.within("after.days", after.days(), "d", before.days(), before.days());
+            Bounds.within("after.days", after.days(), before.days(), before.days());
         }
 
         RunInputs side(boolean second) {

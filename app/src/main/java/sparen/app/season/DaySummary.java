@@ -7,6 +7,7 @@ import sparen.simulation.Ledger;
 /**
  * A day of a run in one line. Energies in watt-hours (Wh).
  *
+ * @param startSeconds when it began, since the start of the run (s)
  * @param lowestStateOfCharge (fraction)
  * @param highestStateOfCharge (fraction)
  * @param lowestBatteryVolts (V)
@@ -22,6 +23,7 @@ import sparen.simulation.Ledger;
  */
 public record DaySummary(
         LocalDate date,
+        double startSeconds,
         double lowestStateOfCharge,
         double highestStateOfCharge,
         double lowestBatteryVolts,
@@ -40,6 +42,7 @@ public record DaySummary(
         Ledger ledger = day.ledger();
         return new DaySummary(
                 day.date(),
+                day.startSeconds(),
                 rounded(day.lowestStateOfCharge(), 1e4),
                 rounded(day.highestStateOfCharge(), 1e4),
                 rounded(day.lowestBatteryVolts(), 1e3),

@@ -24,9 +24,9 @@ public record RunInputs(
         Bounds.present("plan", plan);
         Bounds.present("from", from);
         Bounds.within("from", from.getYear(), "(year)", 2000, 2100);
-        Bounds.within("days", days, "d", 1, Scenario.MOST_DAYS);
+        Bounds.within("days", days, 1, Scenario.MOST_DAYS);
         Bounds.present("weather", weather);
-        Bounds.within("seed", seed, "", 0, 1e15);
+        Bounds.within("seed", seed, 0, 1e15);
         circumstances = Bounds.orEmpty(circumstances);
     }
 

@@ -109,7 +109,7 @@ class RunPartsController {
             @PathVariable int index,
             @RequestParam(defaultValue = "before") String side) {
         RunResult result = recorded(siteId, id, side).result();
-        Bounds.within("index", index, "", 0, result.events().size() - 1.0);
+        Bounds.within("index", index, 0, result.events().size() - 1.0);
         return Chain.of(result, index).stream()
                 .map(link -> new Linked(
                         link,

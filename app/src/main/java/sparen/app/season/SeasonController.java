@@ -39,7 +39,7 @@ class SeasonController {
     record SeasonRequest(RunInputs run, Window window) {
         SeasonRequest {
             Bounds.present("run", run);
-            Bounds.within("run.days", run.days(), "d", 1, MOST_DAYS);
+            Bounds.within("run.days", run.days(), 1, MOST_DAYS);
             Bounds.present("window", window);
         }
     }

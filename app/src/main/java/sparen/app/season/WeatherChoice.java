@@ -29,7 +29,7 @@ public record WeatherChoice(
 
     public WeatherChoice {
         days = Bounds.orEmpty(days);
-        meanCelsius = Bounds.optional("meanCelsius", meanCelsius, "°C", -60, 50);
+        meanCelsius = Bounds.optional("meanCelsius", meanCelsius, -60, 50);
         place = Bounds.orEmpty(place);
         file = Bounds.orEmpty(file);
         int told = (days.isPresent() ? 1 : 0) + (place.isPresent() ? 1 : 0) + (file.isPresent() ? 1 : 0);

@@ -4,7 +4,7 @@ import java.util.Map;
 import org.springframework.http.HttpStatus;
 
 /** A request refused for a reason that the person at the screen can act on. */
-public final class Refusal extends RuntimeException {
+public class Refusal extends RuntimeException {
     private static final long serialVersionUID = 1L;
 
     private final HttpStatus status;

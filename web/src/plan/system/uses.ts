@@ -1,0 +1,63 @@
+import type { Plan } from '../../lib/api/api';
+import { wordsOf } from '../../lib/words';
+import { withPlace, type Path } from '../planPath';
+import { chosen, followed, schemaOf, type Schema } from './schema';
+
+/** A place of a plan that names a part. */
+export interface Use {
+  place: Path;
+  /** In words: what field of what part it is. */
+  says: string;
+  /** Whether the plan may do without a name there. */
+  optional: boolean;
+}
+
+/** Fields whose text is no name of a part, though it may be the same. */
+const NO_NAMES = ['id', 'name', 'kind', 'note', 'label', 'unit', 'path', 'at', 'check', 'reason', 'request'];
+
+/** What goes along with a part without being asked: the setpoints of a charger, notes on a finding. */
+const GOES_ALONG = ['charging', 'dismissed', 'temporary'];
+
+/** All places of a plan that name a part, found along the published schema. */
+export function usesOf(plan: Plan, id: string): Use[] {
+  const found: Use[] = [];
+  look(plan, schemaOf('Plan'), [], 'the plan', id, found);
+  return found;
+}
+
+function look(value: unknown, raw: Schema, place: Path, of: string, id: string, found: Use[]) {
+  const outer = followed(raw);
+  const schema = outer.oneOf ? chosen(outer, value) : outer;
+  if (Array.isArray(value)) {
+    value.forEach((entry, i) => look(entry, schema.items ?? {}, [...place, i], of, id, found));
+  } else if (typeof value === 'object' && value !== null) {
+    const own = (value as { name?: string }).name ?? of;
+    for (const [field, inner] of Object.entries(value)) {
+      const part = schema.properties?.[field];
+      if (!part || NO_NAMES.includes(field) || GOES_ALONG.includes(field)) continue;
+      const says = `${wordsOf(field)} of ${own}`;
+      if (inner === id) {
+        const optional = !(schema.required?.includes(field) ?? false);
+        found.push({ place: [...place, field], says, optional });
+      } else if (Array.isArray(inner) && inner.includes(id)) {
+        const optional = inner.length > (followed(part).minItems ?? 0);
+        found.push({ place: [...place, field], says, optional });
+      } else {
+        look(inner, part, [...place, field], own, id, found);
+      }
+    }
+  }
+}
+
+/** A plan in which a place names another part instead, or none where nothing is told. */
+export function withOther(plan: Plan, use: Use, id: string, other?: string): Plan {
+  const parent = use.place.slice(0, -1);
+  const field = String(use.place.at(-1));
+  const owner = parent.reduce<unknown>((tree, key) => (tree as Record<string, unknown>)[key], plan);
+  const { [field]: named, ...rest } = owner as Record<string, unknown>;
+  if (Array.isArray(named)) {
+    const others = named.filter((one) => one !== id && one !== other);
+    return withPlace(plan, use.place, other === undefined ? others : [...others, other]);
+  }
+  return withPlace(plan, parent, other === undefined ? rest : { ...rest, [field]: other });
+}
