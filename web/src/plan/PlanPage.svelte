@@ -14,6 +14,7 @@
   import LevelsPart from './LevelsPart.svelte';
   import OutputsPart from './OutputsPart.svelte';
   import { editorOf } from './planEditor.svelte';
+  import { namedAt } from './planPath';
   import ProfileImport from './ProfileImport.svelte';
   import SaveState from './SaveState.svelte';
 
@@ -76,6 +77,16 @@
     >
       <p class="grow">Unsaved changes from before are back.</p>
       <Action onclick={() => editor.discard()}>Discard them</Action>
+    </div>
+  {/if}
+  {#if plan && editor.refused.length > 0}
+    <div class="m-4 border-l-4 border-danger bg-raised p-3 md:m-6" role="status">
+      <p class="font-bold">As it stands this cannot be saved:</p>
+      <ul>
+        {#each editor.refused as one (one.pointer)}
+          <li>{namedAt(plan, one.pointer)}: {one.detail}</li>
+        {/each}
+      </ul>
     </div>
   {/if}
   {#if editor.lost}

@@ -36,7 +36,7 @@
         {:else if editor.dirty}<span class="font-bold">unsaved changes</span
           >{#if editor.keeping === 'failed'},
             <span class="text-danger">kept in this browser only</span>
-          {:else if editor.keptAt}, kept {clock(editor.keptAt)}{/if}
+          {:else if editor.keptAt}, kept at {clock(editor.keptAt)}{/if}
         {:else}saved{/if}
       {:else}, read only{/if}
     {/if}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { spread } from '../lib/gauge/pegs';
-import { differences, merge, placeOf, withPlace } from './planPath';
+import { differences, merge, placeOf, withPlace, namedAt } from './planPath';
 
 const plan = {
   outputs: [
@@ -28,6 +28,12 @@ it('spreads labels so that none overlaps and none leaves the gauge', () => {
   sorted.slice(1).forEach((y, i) => expect(y - (sorted[i] ?? 0)).toBeGreaterThanOrEqual(10));
   expect(Math.max(...at)).toBeLessThanOrEqual(100);
   expect((at[0] ?? 0) < (at[2] ?? 0) && (at[2] ?? 0) < (at[1] ?? 0)).toBe(true);
+});
+
+it('names the part a pointer ends in', () => {
+  const plan = { site: { loads: [{ name: 'Radio', cable: {} }] }, program: {} };
+  expect(namedAt(plan, '/site/loads/0/cable/oneWayMetres')).toBe('Radio');
+  expect(namedAt(plan, '/program/charging')).toBe('the plan');
 });
 
 describe('joining what two people made of one plan', () => {

@@ -20,6 +20,17 @@ export function atPlace(value: unknown, path: Path): unknown {
   );
 }
 
+/** What the crew calls the part in which a JSON Pointer ends; the plan where it is in none. */
+export function namedAt(plan: unknown, pointer: string): string {
+  let named = 'the plan';
+  let tree = plan as Record<string, unknown> | undefined;
+  for (const step of pointer.split('/').slice(1)) {
+    tree = tree?.[step] as Record<string, unknown> | undefined;
+    if (typeof tree?.name === 'string') named = tree.name;
+  }
+  return named;
+}
+
 /** Where two values differ: the path in words, and both values. */
 export interface Difference {
   place: string;

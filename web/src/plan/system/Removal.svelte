@@ -29,7 +29,7 @@
 </script>
 
 <form class="mt-3 border-l-4 border-caution p-3" aria-label="Remove {name}" onsubmit={remove}>
-  <p>{name} is named elsewhere. What is to stand there instead?</p>
+  <p><strong>{name}</strong> is named elsewhere. What is to stand there instead?</p>
   {#each uses as use (key(use))}
     <label class="mt-2 grid gap-1 text-sm text-soft"
       >{use.says}
@@ -43,9 +43,10 @@
   {/each}
   {#if undecided.length > 0}
     <p class="mt-2 text-danger" role="alert">
-      {undecided.map((use) => use.says).join(', ')} must name one{others.length > 0
+      {undecided.length === 1 ? 'One place' : `${undecided.length} places`} must name another{others.length >
+      0
         ? ''
-        : ': add another first, or change what names it'}.
+        : ': add one first, or change what names this'}.
     </p>
   {/if}
   <div class="mt-3 flex gap-3">

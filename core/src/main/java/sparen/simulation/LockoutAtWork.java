@@ -54,6 +54,11 @@ final class LockoutAtWork {
         return taken;
     }
 
+    /** What has just ended, in words. */
+    String over() {
+        return news.isPresent() ? "the lockout is over" : "its wait after a trip is over";
+    }
+
     /** Until when it keeps the output open, in words; empty where it does not. */
     String holds(double seconds) {
         if (!locked) {

@@ -131,7 +131,7 @@ final class OutputAtWork {
             }
         }
         if (lockout.isPresent() && lockout.get().settle(seconds, signals)) {
-            why = why.isEmpty() ? "its wait after a trip is over" : why;
+            why = why.isEmpty() ? lockout.get().over() : why;
         }
         why = settleCoil(signals, why);
         if (wanted(seconds) == closed) {

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Mouse;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
@@ -182,8 +183,14 @@ public class PlanPartsTest extends BrowserTest {
             kinds.getByText(kind, new Locator.GetByTextOptions().setExact(true)).press("Enter");
             assertThat(heading).containsText(kind);
             String added = heading.innerText();
-            sheet.getByLabel("name of " + added).fill("Trial " + kind);
-            page.keyboard().press("Tab");
+            Response kept = page.waitForResponse(
+                    response -> response.url().endsWith("/drafts")
+                            && response.request().method().equals("PUT"),
+                    () -> {
+                        sheet.getByLabel("name of " + added).fill("Trial " + kind);
+                        page.keyboard().press("Tab");
+                    });
+            assertEquals(kept.status(), 200, kind + " as it begins: " + kept.text());
             assertThat(heading).hasText("Trial " + kind);
             button(page, "Remove").press("Enter");
             assertThat(heading).not().hasText("Trial " + kind);
@@ -210,7 +217,7 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(asks).hasCount(0);
         button(page, "Sense point battery terminals").press("Enter");
         button(page, "Remove").press("Enter");
-        assertThat(asks.getByRole(AriaRole.ALERT)).containsText("must name one");
+        assertThat(asks.getByRole(AriaRole.ALERT)).containsText("must name another");
         assertThat(button(page, "Remove it")).isDisabled();
         for (Locator choice : asks.getByRole(AriaRole.COMBOBOX).all()) {
             choice.selectOption("main-bus");
@@ -227,6 +234,9 @@ public class PlanPartsTest extends BrowserTest {
         Page page = at("/site/hallgrund/plan/system", "liv");
         Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
         button(page, "Mast controller,").press("Enter");
+        sheet.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("details"))
+                .getByText("set it")
+                .press("Enter");
         Locator group = sheet.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("over voltage"));
         group.getByText("set it").press("Enter");
         Locator stop = group.getByRole(AriaRole.SPINBUTTON).first();
