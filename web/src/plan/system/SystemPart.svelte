@@ -31,6 +31,7 @@
     schema: string;
   }
   let adding = $state(false);
+  const hasTransfer = $derived(plan.site.inverter?.transfer !== undefined);
 
   const workings = $derived(editor.reading?.workings ?? []);
   const sketch = $derived(sketchOf(plan, workings));
@@ -139,8 +140,14 @@
         role="group"
         aria-label="Add a part"
       >
-        {#each KINDS as kind (kind.list + kind.schema)}<Action onclick={() => add(kind)}>{kind.name}</Action
-          >{/each}
+        {#each KINDS.filter((kind) => kind.list !== 'acSources' || hasTransfer) as kind (kind.list + kind.schema)}
+          <Action onclick={() => add(kind)}>{kind.name}</Action>
+        {/each}
+        {#if !hasTransfer}
+          <p class="self-center text-sm text-soft">
+            A generator comes to an inverter with a transfer switch, and here is none.
+          </p>
+        {/if}
       </div>
     {/if}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->

@@ -38,9 +38,11 @@ function entries(plan: Plan, list: Kind['list']): Entry[] {
   return (plan.site[list] ?? []) as Entry[];
 }
 
-/** The cable of another controller, or else one that is usual for a small one: a controller is never without. */
-function cableLike(plan: Plan) {
-  return plan.site.controllers[0]?.cable ?? { crossSectionSquareMillimetres: 16, oneWayMetres: 2 };
+/** The cable of another part of the kind, or else one that is usual for a small one: what needs a cable is never without. */
+function cableLike(plan: Plan, kind: Kind) {
+  if (!schemaOf(kind.schema).required?.includes('cable')) return {};
+  const other = (entries(plan, kind.list) as { cable?: unknown }[]).find((one) => one.cable);
+  return { cable: other?.cable ?? { crossSectionSquareMillimetres: 6, oneWayMetres: 2 } };
 }
 
 /** An array that no controller has yet; a new one where all have theirs. */
@@ -70,7 +72,7 @@ export function withPart(before: Plan, kind: Kind): { plan: Plan; id: string; na
   while (taken.has(`${base}-${number}`)) number++;
   const id = `${base}-${number}`;
   const name = `${kind.name} ${number}`;
-  const wiring = array === '' ? {} : { arrays: [array], cable: cableLike(plan) };
+  const wiring = { ...cableLike(plan, kind), ...(array === '' ? {} : { arrays: [array] }) };
   const part = { ...(beginning(schemaOf(kind.schema), plan) as object), ...wiring, id, name };
   const site = { ...plan.site, [kind.list]: [...own, part] };
   if (kind.list !== 'controllers') return { plan: { ...plan, site }, id, name };

@@ -14,6 +14,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.program.Output;
@@ -23,11 +25,15 @@ import sparen.program.Rules;
 import sparen.program.Surroundings;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
 
 /** Every number of every record that a document can hold has a bound, and what is beyond it is refused by name. */
 public class RefusalsTest {
     /** What no volt, watt, hour, kelvin or year of this trade can be. */
     private static final double BEYOND = 1e15;
+
+    private static final Pattern BOUNDS = Pattern.compile("outside (\\S+) to (\\S+)|above (\\S+) and at most (\\S+)");
 
     private final Map<Class<?>, Record> specimens = new LinkedHashMap<>();
 
@@ -88,6 +94,54 @@ public class RefusalsTest {
             String says = refused.getMessage().substring(component.length());
             assertTrue(says.matches("(?s).*\\d.*"), what + " names no bound: " + says);
         }
+    }
+
+    /** What a form offers by the schema is what the record takes; a bound that is another number of the record is that record's alone. */
+    @Test
+    public void theSchemaHasTheBoundsOfTheRecords() throws Exception {
+        JsonNode definitions = JsonMapper.builder()
+                .build()
+                .readTree(Path.of("../docs/schema/plan-1.schema.json").toFile())
+                .get("$defs");
+        List<String> apart = new ArrayList<>();
+        for (Object[] row : numbers()) {
+            Record record = (Record) row[0];
+            String component = (String) row[1];
+            Object below = (boolean) row[2] ? Optional.of(-BEYOND) : (Object) (-BEYOND);
+            InvalidQuantity refused = expectThrows(InvalidQuantity.class, () -> Fields.with(record, component, below));
+            Matcher bounds = BOUNDS.matcher(refused.getMessage());
+            JsonNode property = definitions
+                    .path(record.getClass().getSimpleName())
+                    .path("properties")
+                    .path(component);
+            if (!bounds.find() || property.has("enum") || property.isMissingNode()) {
+                continue;
+            }
+            boolean above = bounds.group(1) == null;
+            double least = Double.parseDouble(above ? bounds.group(3) : bounds.group(1));
+            double most = Double.parseDouble(above ? bounds.group(4) : bounds.group(2));
+            String key = above ? "exclusiveMinimum" : "minimum";
+            if (!others(record, component).contains(least) && property.path(key).asDouble(Double.NaN) != least) {
+                apart.add(record.getClass().getSimpleName() + "." + component + " " + key + " " + least);
+            }
+            if (!others(record, component).contains(most)
+                    && property.path("maximum").asDouble(Double.NaN) != most) {
+                apart.add(record.getClass().getSimpleName() + "." + component + " maximum " + most);
+            }
+        }
+        assertEquals(apart, List.of(), "to be put into docs/schema/plan-1.schema.json: " + String.join("; ", apart));
+    }
+
+    /** The other numbers of a record. */
+    private static List<Double> others(Record record, String component) throws ReflectiveOperationException {
+        List<Double> others = new ArrayList<>();
+        for (RecordComponent other : record.getClass().getRecordComponents()) {
+            Object value = other.getAccessor().invoke(record);
+            if (!other.getName().equals(component) && value instanceof Double number) {
+                others.add(number);
+            }
+        }
+        return others;
     }
 
     @Test(dataProvider = "references")

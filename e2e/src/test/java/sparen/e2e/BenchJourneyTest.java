@@ -117,27 +117,6 @@ public class BenchJourneyTest extends BrowserTest {
         assertNoSidewaysScroll(page);
     }
 
-    /** Changes the plan of a site as somebody who is signed in, unsaved: a draft that the bench takes. */
-    private static void draft(Page page, String site, String change) {
-        page.evaluate(
-                """
-                async () => {
-                  const token = () => decodeURIComponent(document.cookie.split('; ').find(c => c.startsWith('XSRF-TOKEN=')).slice(11));
-                  const latest = await (await fetch('/api/sites/SITE/revisions/latest')).json();
-                  const plan = latest.plan;
-                  CHANGE
-                  const answer = await fetch('/api/sites/SITE/drafts', {
-                    method: 'PUT',
-                    headers: { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': token() },
-                    body: JSON.stringify({ parent: latest.revision.number, plan }),
-                  });
-                  if (!answer.ok) throw new Error(await answer.text());
-                }
-                """
-                        .replace("SITE", site)
-                        .replace("CHANGE", change));
-    }
-
     /** With its battery behind it, a load too heavy for its hysteresis chatters; a lockout ends that and says how long it waits. */
     @Test
     public void aHeavyLoadChattersUntilALockoutHoldsIt() {
