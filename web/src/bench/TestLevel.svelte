@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { levelName } from '../lib/shell/parts';
   import type { TemporaryValue } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
@@ -26,7 +27,7 @@
       return;
     }
     trouble = '';
-    const name = `${chosen.name} ${chosen.term}`;
+    const name = levelName(chosen.name, chosen.term);
     const path = placeOf(plan, chosen.path);
     if (!path) return;
     const before = Number(atPlace(plan, path));

@@ -1,4 +1,5 @@
 import { api, outcome, type Problem } from '../lib/api/client';
+import { Newest } from '../lib/api/newest';
 import { believable, fixed } from '../lib/sentence/quantity';
 import type { BenchState, Event, KeptScript, NamedSignal, Plan, Turn, Walked } from '../lib/api/api';
 
@@ -26,7 +27,7 @@ export class Bench {
   /** How long the last answer took (ms). */
   took = $state(0);
 
-  private asking?: AbortController;
+  private readonly newest = new Newest();
   private playing: Promise<void> = Promise.resolve();
 
   constructor(
@@ -162,11 +163,9 @@ export class Bench {
   private async ask() {
     const plan = this.plan();
     if (!plan) return;
-    this.asking?.abort();
-    const asking = (this.asking = new AbortController());
     const asked = performance.now();
-    try {
-      const { data, problem } = await outcome(
+    const answer = await this.newest.ask((signal) =>
+      outcome(
         api.POST('/api/bench/{siteId}', {
           params: { path: { siteId: this.site } },
           body: {
@@ -175,15 +174,14 @@ export class Bench {
             untilSeconds: this.seconds,
             ...(this.live ? { live: true, shownSeconds: this.shownSeconds } : {}),
           },
-          signal: asking.signal,
+          signal,
         }),
-      );
-      if (data) this.state = data;
-      this.problem = problem;
-      this.took = performance.now() - asked;
-    } catch (failure) {
-      if (!asking.signal.aborted) throw failure;
-    }
+      ),
+    );
+    if (!answer) return;
+    if (answer.data) this.state = answer.data;
+    this.problem = answer.problem;
+    this.took = performance.now() - asked;
   }
 
   /** Walks every level of the program up or down. */

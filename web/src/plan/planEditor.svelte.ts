@@ -1,5 +1,6 @@
 import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
+import { Newest } from '../lib/api/newest';
 import type { Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
 import { atPlace, merge, withPlace, type Clash, type Path } from './planPath';
@@ -56,7 +57,7 @@ export class PlanEditor {
   private saved = $state.raw<Plan>();
   private undone = $state.raw<Step[]>([]);
   private done = $state.raw<Step[]>([]);
-  private asking?: AbortController;
+  private readonly newest = new Newest();
   private timer?: ReturnType<typeof setTimeout>;
 
   constructor(readonly site: string) {}
@@ -170,23 +171,16 @@ export class PlanEditor {
 
   /** Asks the server what the plan says and what is wrong with it. Only the newest question counts. */
   private async read() {
-    if (!this.plan) return;
-    this.asking?.abort();
-    const asking = (this.asking = new AbortController());
-    try {
-      const { data, problem } = await outcome(
-        api.POST('/api/reading/{siteId}', {
-          params: { path: { siteId: this.site } },
-          body: this.plan,
-          signal: asking.signal,
-        }),
-      );
-      if (data) this.reading = data;
-      this.refused = problem?.errors ?? [];
-      this.problem = problem && !problem.errors ? problem : undefined;
-    } catch (failure) {
-      if (!asking.signal.aborted) throw failure;
-    }
+    const body = this.plan;
+    if (!body) return;
+    const answer = await this.newest.ask((signal) =>
+      outcome(api.POST('/api/reading/{siteId}', { params: { path: { siteId: this.site } }, body, signal })),
+    );
+    if (!answer) return;
+    const { data, problem } = answer;
+    if (data) this.reading = data;
+    this.refused = problem?.errors ?? [];
+    this.problem = problem && !problem.errors ? problem : undefined;
   }
 
   /** Saves a new revision on the one that was loaded, or on another where told. */

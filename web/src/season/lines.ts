@@ -1,3 +1,4 @@
+import { levelName } from '../lib/shell/parts';
 import type { OutputLevel } from '../lib/api/api';
 import type { Line } from '../lib/tape/tape';
 
@@ -14,7 +15,7 @@ export function linesOf(
     .filter((level) => output === ALL || level.output === output)
     .map((level) => ({
       value: level.value,
-      label: output === ALL ? `${names[level.output] ?? level.output} ${level.term}` : level.term,
+      label: output === ALL ? levelName(names[level.output] ?? level.output, level.term) : level.term,
       percent: level.percent,
     }));
 }

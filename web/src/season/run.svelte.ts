@@ -1,4 +1,5 @@
 import { api, outcome, type Problem } from '../lib/api/client';
+import { Newest } from '../lib/api/newest';
 import type { Linked, NumberedEvent, Plan, RunInputs, RunView } from '../lib/api/api';
 import { differences } from '../plan/planPath';
 import { Conditions } from './conditions.svelte';
@@ -22,7 +23,7 @@ export class Looked {
   problem = $state<Problem>();
   /** How long the last look took (ms). */
   took = $state(0);
-  private asking?: AbortController;
+  private readonly newest = new Newest();
 
   constructor(
     readonly site: string,
@@ -31,13 +32,11 @@ export class Looked {
 
   /** Looks at a window; only the newest look counts. */
   async look(id: string, from: number, to: number, buckets: number) {
-    this.asking?.abort();
-    const { signal } = (this.asking = new AbortController());
     const asked = performance.now();
     const path = { siteId: this.site, id };
     const window = { from, to, side: this.side };
-    try {
-      const [view, events] = await Promise.all([
+    const answers = await this.newest.ask((signal) =>
+      Promise.all([
         outcome(
           api.GET('/api/season/{siteId}/runs/{id}/view', {
             params: {
@@ -53,20 +52,20 @@ export class Looked {
             signal,
           }),
         ),
-      ]);
-      this.problem = view.problem ?? events.problem;
-      if (view.data) {
-        this.view = view.data;
-        this.of = id;
-      }
-      if (events.data) {
-        this.marks = events.data.events;
-        this.total = events.data.total;
-      }
-      this.took = performance.now() - asked;
-    } catch (failure) {
-      if (!signal.aborted) throw failure;
+      ]),
+    );
+    if (!answers) return;
+    const [view, events] = answers;
+    this.problem = view.problem ?? events.problem;
+    if (view.data) {
+      this.view = view.data;
+      this.of = id;
     }
+    if (events.data) {
+      this.marks = events.data.events;
+      this.total = events.data.total;
+    }
+    this.took = performance.now() - asked;
   }
 }
 

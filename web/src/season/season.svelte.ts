@@ -1,4 +1,5 @@
 import { api, outcome, type Problem } from '../lib/api/client';
+import { Newest } from '../lib/api/newest';
 import type { Plan, RunInputs, SeasonAnswer } from '../lib/api/api';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
@@ -15,7 +16,7 @@ export class Season {
   /** How long the last answer took, from asking to having it (ms). */
   took = $state(0);
 
-  private asking?: AbortController;
+  private readonly newest = new Newest();
 
   constructor(readonly site: string) {}
 
@@ -26,13 +27,11 @@ export class Season {
 
   /** Runs a plan; only the newest question counts. */
   async run(plan: Plan, buckets: number) {
-    this.asking?.abort();
-    const asking = (this.asking = new AbortController());
     const { from, to } = this.spans.shown;
     const asked = performance.now();
     const run: RunInputs = { ...this.asked.inputs(plan), days: this.days };
-    try {
-      const { data, problem } = await outcome(
+    const answer = await this.newest.ask((signal) =>
+      outcome(
         api.POST('/api/season/{siteId}', {
           params: { path: { siteId: this.site } },
           body: {
@@ -43,18 +42,16 @@ export class Season {
               buckets: Math.min(MOST_BUCKETS, Math.max(50, Math.round(buckets))),
             },
           },
-          signal: asking.signal,
+          signal,
         }),
-      );
-      if (data) this.answer = data;
-      // A plan with a refused field says so at the field; here the last good run stays.
-      this.problem = problem?.errors?.some((one) => one.pointer.startsWith('/run/plan/'))
-        ? undefined
-        : problem;
-      this.took = performance.now() - asked;
-    } catch (failure) {
-      if (!asking.signal.aborted) throw failure;
-    }
+      ),
+    );
+    if (!answer) return;
+    const { data, problem } = answer;
+    if (data) this.answer = data;
+    // A plan with a refused field says so at the field; here the last good run stays.
+    this.problem = problem?.errors?.some((one) => one.pointer.startsWith('/run/plan/')) ? undefined : problem;
+    this.took = performance.now() - asked;
   }
 }
 

@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import skarvholm from '../../../../demo/skarvholm.json';
 import type { Plan } from '../api/api';
-import { actsOn } from './parts';
+import { actsOn, levelName } from './parts';
 
 it('says what an output does to what is behind it', () => {
   const site = skarvholm.plan as unknown as Plan;
@@ -9,4 +9,9 @@ it('says what an output does to what is behind it', () => {
   expect(actsOn(site, ['inverter'])).toBe('enables House inverter');
   expect(actsOn(site, ['generator'])).toBe('starts Diesel generator');
   expect(actsOn(site, [])).toBe('signals only');
+});
+
+it('names a level once', () => {
+  expect(levelName('Generator start', 'generator start')).toBe('Generator start');
+  expect(levelName('House lights', 'LVD')).toBe('House lights LVD');
 });

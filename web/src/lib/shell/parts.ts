@@ -25,6 +25,11 @@ export function partName(plan: Plan, id: string): string {
   return id === '' ? plan.site.name : (partNames(plan)[id] ?? id);
 }
 
+/** A level by the name of its output and its term, said once where the output is called by it. */
+export function levelName(output: string, term: string): string {
+  return output.toLowerCase().includes(term.toLowerCase()) ? output : `${output} ${term}`;
+}
+
 /** What an output does to what is behind its contact, in words. */
 export function actsOn(plan: Plan, ids: string[]): string {
   const names = partNames(plan);

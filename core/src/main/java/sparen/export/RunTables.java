@@ -3,6 +3,7 @@ package sparen.export;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.Collectors;
 import sparen.simulation.DayFigures;
 import sparen.simulation.Event;
 import sparen.simulation.Ledger;
@@ -69,7 +70,8 @@ public final class RunTables {
     /** One line an event. */
     public static String events(RunResult result, Instant start) {
         return Csv.of(csv -> {
-            csv.writeRecord("time", "seconds", "event", "subject", "battery V", "state of charge", "reason");
+            csv.writeRecord(
+                    "time", "seconds", "event", "subject", "battery V", "state of charge", "reason", "changes");
             for (Event event : result.events()) {
                 csv.writeRecord(
                         time(start, event.seconds()),
@@ -78,7 +80,8 @@ public final class RunTables {
                         event.subject(),
                         Double.toString(event.batteryVolts()),
                         Double.toString(event.stateOfCharge()),
-                        event.reason());
+                        event.reason(),
+                        event.changes().stream().map(Event.Change::name).collect(Collectors.joining(" ")));
             }
         });
     }
