@@ -29,7 +29,7 @@
 
   function without(key: 'contact' | 'clock' | 'supply') {
     const rest = Object.fromEntries(Object.entries(output).filter(([name]) => name !== key));
-    editor.set(['program', 'outputs', index], rest, () => `${key} of ${output.name} not told`);
+    editor.set(['program', 'outputs', index], rest, () => `${key} of ${output.name} is no longer set`);
   }
 
   const contact = () =>
@@ -177,7 +177,7 @@
       >Remove this output</Action
     >
     {#if output.contact}
-      <Action onclick={() => without('contact')}>Contact not told</Action>
+      <Action onclick={() => without('contact')}>Unset the contact</Action>
     {:else}
       <Action onclick={contact}>Tell its contact</Action>
     {/if}
@@ -186,7 +186,7 @@
       <Action onclick={() => put({ clock: { ...clock, lostAtPowerDown: !clock.lostAtPowerDown } }, 'clock')}
         >{clock.lostAtPowerDown ? 'It keeps the time' : 'It forgets the time'}</Action
       >
-      <Action onclick={() => without('clock')}>Clock not told</Action>
+      <Action onclick={() => without('clock')}>Unset the clock</Action>
     {:else}
       <Action
         onclick={() =>

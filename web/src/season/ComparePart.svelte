@@ -10,7 +10,7 @@
   import ConditionsForm from './ConditionsForm.svelte';
   import { linesOf } from './lines';
   import Otherwise from './Otherwise.svelte';
-  import { Looked, type SeasonRun } from './run.svelte';
+  import { RunWindow, type SeasonRun } from './run.svelte';
   import RunTape from './RunTape.svelte';
   import { Spans } from './spans.svelte';
   import WorkBar from './WorkBar.svelte';
@@ -23,8 +23,8 @@
   const work = $derived(new LongWork(season.site, 'comparison'));
   const first = new Conditions();
   const second = new Conditions();
-  const before = $derived(new Looked(season.site, 'before'));
-  const after = $derived(new Looked(season.site, 'after'));
+  const before = $derived(new RunWindow(season.site, 'before'));
+  const after = $derived(new RunWindow(season.site, 'after'));
   let revisions = $state.raw<Revision[]>([]);
   let one = $state(NOW);
   let other = $state(NOW);

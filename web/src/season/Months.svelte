@@ -74,7 +74,7 @@
     </table>
   </div>
   <p class="mt-1 flex flex-wrap items-center gap-4 text-sm text-soft">
-    {asked.climate ? 'As told here.' : 'Suggested by the latitude alone; judgement, no source.'}
+    {asked.climate ? 'As set here.' : 'Suggested by the latitude alone; judgement, no source.'}
     {#if asked.climate}<Action onclick={() => (asked.climate = undefined)}>As the latitude suggests</Action
       >{/if}
   </p>

@@ -7,7 +7,7 @@
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { Line } from '../lib/tape/tape';
-  import type { Looked, SeasonRun } from './run.svelte';
+  import type { RunWindow, SeasonRun } from './run.svelte';
   import Simulated from './Simulated.svelte';
   import type { Spans } from './spans.svelte';
   import TapeGroup from './TapeGroup.svelte';
@@ -21,9 +21,9 @@
     run: RunSummary;
     plan: Plan;
     spans: Spans;
-    looked: Looked;
+    looked: RunWindow;
     lines: Line[];
-    second?: Looked;
+    second?: RunWindow;
     picked?: number | undefined;
     pick?: SeasonRun['pick'];
   }

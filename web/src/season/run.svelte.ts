@@ -13,7 +13,7 @@ const MOST_MARKS = 500;
 export type Side = 'before' | 'after';
 
 /** A window of a run that is over, and its events. */
-export class Looked {
+export class RunWindow {
   view = $state.raw<RunView>();
   /** Of which work the view is. */
   of = $state('');
@@ -73,7 +73,7 @@ export class Looked {
 export class SeasonRun {
   readonly asked = new Conditions();
   readonly work: LongWork;
-  readonly looked: Looked;
+  readonly looked: RunWindow;
   readonly spans = new Spans(() => this.asked.days * 86_400);
   /** The event that is looked into, and how it came about. */
   picked = $state<number>();
@@ -81,7 +81,7 @@ export class SeasonRun {
 
   constructor(readonly site: string) {
     this.work = new LongWork(site, 'run');
-    this.looked = new Looked(site);
+    this.looked = new RunWindow(site);
   }
 
   get done() {

@@ -12,7 +12,7 @@ final class AbsorptionTooShort implements Check {
     private static final double ENOUGH = 0.6;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         if (!plan.bank().chemistry().isLeadAcid()) {
             return Stream.empty();
         }

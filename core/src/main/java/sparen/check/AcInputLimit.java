@@ -10,7 +10,7 @@ import sparen.site.Inverter;
 /** An input limit above what a leg of the source gives trips its breaker or stalls it. */
 final class AcInputLimit implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         if (plan.site().inverter().isEmpty() || plan.program().ac().isEmpty()) {
             return Stream.empty();
         }

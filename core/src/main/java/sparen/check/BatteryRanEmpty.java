@@ -7,7 +7,7 @@ import sparen.simulation.RunResult;
 /** The battery ran empty, or could not carry its loads. */
 final class BatteryRanEmpty implements RunCheck {
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
                 .filter(event -> event.kind() == Event.Kind.EMPTY || event.kind() == Event.Kind.COLLAPSE)
                 .findFirst()

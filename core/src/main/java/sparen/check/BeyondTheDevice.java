@@ -9,13 +9,13 @@ import sparen.setting.Setting;
 /** A number or rule that the device which is to carry it cannot hold. */
 final class BeyondTheDevice implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return DeviceSettings.of(plan.asWanted()).stream()
                 .filter(one -> one.problem().isPresent())
                 .map(one -> found(plan, one));
     }
 
-    private Finding found(Examined plan, Setting one) {
+    private Finding found(PlanFacts plan, Setting one) {
         String device = plan.program().devices().stream()
                 .filter(fitted -> fitted.id().equals(one.device()))
                 .map(fitted -> fitted.name())

@@ -9,7 +9,7 @@ import sparen.simulation.RunResult;
 /** The last line of defence acted in the run: what should have come before it did not. */
 final class BmsBeforeDisconnect implements RunCheck {
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
                 .filter(event ->
                         event.has(Event.Change.CHARGE_PATH_OPENED) || event.has(Event.Change.DISCHARGE_PATH_OPENED))

@@ -8,7 +8,7 @@ import sparen.site.ParallelBattery;
 /** When one battery opens the others have to carry all of it; if they cannot, they open in turn. */
 final class BmsCascade implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         List<ParallelBattery> batteries = plan.bank().batteries();
         double borne = 0;
         double largest = 0;

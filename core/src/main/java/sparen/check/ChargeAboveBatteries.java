@@ -12,7 +12,7 @@ final class ChargeAboveBatteries implements Check {
     private static final double LITHIUM = 0.5;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double borne = plan.chargeAmperesBorne();
         boolean told = borne != Double.POSITIVE_INFINITY;
         if (!told) {

@@ -7,7 +7,7 @@ import sparen.simulation.RunResult;
 /** An output that switched so fast that it had to be bounded. */
 final class Chattered implements RunCheck {
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.outputs().stream().filter(OutputFigures::chattered).map(output -> finding(
                         Hazard.NUISANCE,
                         Severity.DANGER,

@@ -107,13 +107,13 @@ public final class Checks {
      * @param profiles the consumption profiles its loads name; a load whose profile is missing counts as drawing nothing
      */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles) {
-        Examined examined = new Examined(plan, profiles);
+        PlanFacts examined = new PlanFacts(plan, profiles);
         return sorted(plan, STATIC.stream().flatMap(check -> check.look(examined)));
     }
 
     /** What a run has shown to be wrong with a plan, the worst first. */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles, RunResult run) {
-        Examined examined = new Examined(plan, profiles);
+        PlanFacts examined = new PlanFacts(plan, profiles);
         return sorted(plan, DYNAMIC.stream().flatMap(check -> check.look(examined, run)));
     }
 

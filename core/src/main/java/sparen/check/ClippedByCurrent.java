@@ -11,7 +11,7 @@ final class ClippedByCurrent implements Check {
     private static final double SELDOM_MORE = 0.85;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().controllers().stream().filter(one -> !one.pulses()).flatMap(controller -> {
             double could = plan.peakWatts(controller) * SELDOM_MORE * controller.efficiency();
             double charging = (plan.site().nominalVolts() + plan.highestRegulation()) / 2;

@@ -7,7 +7,7 @@ import sparen.program.Level;
 /** A coil that lets go at a voltage the bus still has under load opens its contact before any rule does. */
 final class CoilDropsOut implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output ->
                         output.contact().flatMap(Contact::dropOutVolts).isPresent())

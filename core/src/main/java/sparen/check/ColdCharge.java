@@ -12,7 +12,7 @@ final class ColdCharge implements Check {
     private static final double PROPOSED_HOT = 45;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double cold = plan.coldestBatteryCelsius();
         if (!plan.bank().chemistry().isLithium() || cold > PROPOSED_COLD) {
             return Stream.empty();

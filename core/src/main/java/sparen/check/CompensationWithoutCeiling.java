@@ -8,7 +8,7 @@ final class CompensationWithoutCeiling implements Check {
     private static final double REFERENCE_CELSIUS = 25;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double bears = plan.site()
                 .inverter()
                 .map(inverter -> inverter.window().highShutdownVolts())

@@ -6,7 +6,7 @@ import sparen.program.ChargeDetails;
 /** Compensation without a sensor at the battery goes by the air of the room, or by a fixed number. */
 final class CompensationWithoutSensor implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().charging().stream()
                 .filter(one -> one.details()
                         .flatMap(ChargeDetails::compensation)

@@ -10,7 +10,7 @@ import sparen.site.Fuse;
 /** A conductor has to bear what its fuse lets through, a fuse what its load draws, and break the voltage. */
 final class ConductorAndFuse implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double highest = Math.max(plan.bank().highestVolts(), plan.highestRegulation());
         Stream<Finding> loads = plan.site().loads().stream()
                 .filter(load -> load.feed().isEmpty())
@@ -40,7 +40,7 @@ final class ConductorAndFuse implements Check {
     }
 
     private Stream<Finding> look(
-            Examined plan, String path, String at, Cable cable, double amperes, double highestVolts) {
+            PlanFacts plan, String path, String at, Cable cable, double amperes, double highestVolts) {
         List<Finding> found = new ArrayList<>();
         double bears = cable.ampacityAmperes().orElse(Double.POSITIVE_INFINITY);
         double rated = cable.fuse().map(Fuse::ratedAmperes).orElse(Double.POSITIVE_INFINITY);

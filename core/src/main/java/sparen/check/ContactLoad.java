@@ -12,31 +12,31 @@ public final class ContactLoad {
 
     private ContactLoad() {}
 
-    private static Stream<Load> loads(Examined plan, Output output) {
+    private static Stream<Load> loads(PlanFacts plan, Output output) {
         return plan.site().loads().stream().filter(load -> output.loads().contains(load.id()));
     }
 
-    private static boolean isAlternating(Examined plan, Load load) {
+    private static boolean isAlternating(PlanFacts plan, Load load) {
         return load.feed().isPresent()
                 && load.feed().equals(plan.site().inverter().map(Inverter::id));
     }
 
-    private static double acVolts(Examined plan) {
+    private static double acVolts(PlanFacts plan) {
         return plan.site().inverter().map(Inverter::acVolts).orElse(MAINS_VOLTS);
     }
 
     /** Whether something behind it hangs on the main bus. */
-    public static boolean isDirect(Examined plan, Output output) {
+    public static boolean isDirect(PlanFacts plan, Output output) {
         return loads(plan, output).anyMatch(load -> load.feed().isEmpty());
     }
 
     /** Direct current at the site's nominal voltage (A). */
-    public static double dcAmperes(Examined plan, Output output) {
+    public static double dcAmperes(PlanFacts plan, Output output) {
         return plan.worstAmperes(output, plan.site().nominalVolts());
     }
 
     /** Alternating current (A). */
-    public static double acAmperes(Examined plan, Output output) {
+    public static double acAmperes(PlanFacts plan, Output output) {
         return loads(plan, output)
                         .filter(load -> isAlternating(plan, load))
                         .mapToDouble(load ->
@@ -46,7 +46,7 @@ public final class ContactLoad {
     }
 
     /** What all of it starts with together (A). */
-    public static double inrushAmperes(Examined plan, Output output) {
+    public static double inrushAmperes(PlanFacts plan, Output output) {
         return loads(plan, output)
                 .mapToDouble(load -> load.surge().map(surge -> surge.factor()).orElse(1.0)
                         * plan.worstWatts(load.id())

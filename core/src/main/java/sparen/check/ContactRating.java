@@ -7,14 +7,14 @@ import sparen.program.Output;
 /** More current or voltage through a contact than its maker rates it for. */
 final class ContactRating implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output ->
                         output.contact().isPresent() && !output.loads().isEmpty())
                 .flatMap(output -> Stream.concat(direct(plan, output), alternating(plan, output)));
     }
 
-    private Stream<Finding> direct(Examined plan, Output output) {
+    private Stream<Finding> direct(PlanFacts plan, Output output) {
         Contact contact = output.contact().orElseThrow();
         boolean isDirect = ContactLoad.isDirect(plan, output);
         double amperes = ContactLoad.dcAmperes(plan, output);
@@ -37,7 +37,7 @@ final class ContactRating implements Check {
                 : Stream.empty();
     }
 
-    private Stream<Finding> alternating(Examined plan, Output output) {
+    private Stream<Finding> alternating(PlanFacts plan, Output output) {
         Contact contact = output.contact().orElseThrow();
         double amperes = ContactLoad.acAmperes(plan, output);
         return amperes > contact.acAmperes().orElse(Double.POSITIVE_INFINITY)

@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** A critical load that empties the battery for everything else, with nothing that takes any load off. */
 final class CriticalLoadUnprotected implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean bms = plan.bank().batteries().stream()
                 .anyMatch(battery -> battery.bms().isPresent());
         boolean some =

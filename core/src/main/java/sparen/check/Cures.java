@@ -3,7 +3,7 @@ package sparen.check;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.program.Output;
@@ -18,7 +18,7 @@ public final class Cures {
     private Cures() {}
 
     /** A cure that sets a level, rounded to a hundredth. */
-    static Finding level(Finding finding, Placed placed, double value) {
+    static Finding level(Finding finding, LevelOfOutput placed, double value) {
         double rounded = Math.round(value * 100) / 100.0;
         String unit = placed.level().role().percent() ? " %" : " V";
         return finding.cure(
@@ -28,7 +28,7 @@ public final class Cures {
     }
 
     /** The change of a rule where it stands. */
-    public static UnaryOperator<Plan> rule(Placed placed, UnaryOperator<Rule> change) {
+    public static UnaryOperator<Plan> rule(LevelOfOutput placed, UnaryOperator<Rule> change) {
         return output(
                 placed.output().id(),
                 output -> placed.slot().equals("automatic")

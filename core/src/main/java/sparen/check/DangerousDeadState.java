@@ -10,7 +10,7 @@ import sparen.program.VentilationByGassing;
 /** The position a contact takes when its device is dead must be the harmless one for its hazard. */
 final class DangerousDeadState implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output -> !output.loads().isEmpty())
                 .flatMap(output -> {

@@ -7,7 +7,7 @@ import sparen.program.Output;
 /** What decides must not be fed from behind what it controls, nor a fan from what it must cool. The chain is followed to its end. */
 final class DeadWithMaster implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output -> output.supply().isPresent())
                 .flatMap(output -> killers(plan, output.supply().orElseThrow(), output)
@@ -29,14 +29,14 @@ final class DeadWithMaster implements Check {
     }
 
     /** Outputs behind whose contact a feed lies, that the output itself controls or that come down with it. */
-    private static Stream<Output> killers(Examined plan, String supply, Output deciding) {
+    private static Stream<Output> killers(PlanFacts plan, String supply, Output deciding) {
         return plan.outputs().stream()
                 .filter(other -> other.loads().contains(supply))
                 .filter(other -> other == deciding || dependsOn(plan, other, deciding, 0));
     }
 
     /** Whether an output is itself decided by a device that another kills, over any number of steps. */
-    private static boolean dependsOn(Examined plan, Output one, Output deciding, int depth) {
+    private static boolean dependsOn(PlanFacts plan, Output one, Output deciding, int depth) {
         if (depth > plan.outputs().size()) {
             return false;
         }

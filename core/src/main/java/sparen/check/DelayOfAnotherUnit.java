@@ -9,7 +9,7 @@ final class DelayOfAnotherUnit implements Check {
     private static final double LONG = 900;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.rules()
                 .filter(placed -> placed.rule() instanceof VoltageDisconnect)
                 .filter(placed -> ((VoltageDisconnect) placed.rule()).lvdDelaySeconds() > LONG)
@@ -19,7 +19,7 @@ final class DelayOfAnotherUnit implements Check {
                                 placed.output().id(),
                                 "A disconnect that waits so long lets a heavy load pull the battery down. Minutes for"
                                         + " seconds?")
-                        .about(Examined.path(placed.output(), placed.slot(), "lvdDelaySeconds"))
+                        .about(PlanFacts.path(placed.output(), placed.slot(), "lvdDelaySeconds"))
                         .number("LVD delay", ((VoltageDisconnect) placed.rule()).lvdDelaySeconds(), "s")
                         .cure(
                                 "divide by 60",

@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** LVD below the battery's own lowest voltage: the disconnect comes too late to protect it. */
 final class DisconnectBelowBattery implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double lowest = plan.bank().lowestVolts();
         return plan.levels(Level.Role.DISCONNECT, Level.Role.CUT_OFF)
                 .filter(low -> plan.trueVolts(low) < lowest)

@@ -7,7 +7,7 @@ import sparen.site.Bms;
 /** A disconnect below the BMS leaves the work to the last line of defence, which drops the chargers too. */
 final class DisconnectBelowBms implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double bms = plan.bank().batteries().stream()
                 .flatMap(battery -> battery.bms().stream())
                 .mapToDouble(Bms::lowVolts)

@@ -8,7 +8,7 @@ import sparen.site.Load;
 /** Where the inverter itself stops first, the disconnect of what it feeds has no say. */
 final class DisconnectBelowInverter implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().inverter().stream().flatMap(inverter -> {
             List<String> behind = plan.site().loads().stream()
                     .filter(load -> load.feed().filter(inverter.id()::equals).isPresent())

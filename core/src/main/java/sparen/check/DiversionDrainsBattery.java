@@ -1,14 +1,14 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.ChargeProgram;
 import sparen.program.Level;
 
 /** A diversion that goes on below float takes from the battery and not from the surplus. */
 final class DiversionDrainsBattery implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double lowestFloat = plan.program().charging().stream()
                 .mapToDouble(ChargeProgram::floatVolts)
                 .min()
@@ -31,12 +31,12 @@ final class DiversionDrainsBattery implements Check {
                         Math.min(plan.highestRegulation() - 0.1, lowestFloat + 0.1)));
     }
 
-    private static boolean diverts(Examined plan, Placed on) {
+    private static boolean diverts(PlanFacts plan, LevelOfOutput on) {
         return plan.site().loads().stream()
                 .anyMatch(load -> load.diverts() && on.output().loads().contains(load.id()));
     }
 
-    private static double restsFull(Examined plan) {
+    private static double restsFull(PlanFacts plan) {
         double[] curve = plan.battery().openCircuitVolts();
         return curve[curve.length - 1];
     }

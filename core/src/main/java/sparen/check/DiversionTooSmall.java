@@ -8,7 +8,7 @@ final class DiversionTooSmall implements Check {
     private static final double WORTH = 0.1;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double peak =
                 plan.site().controllers().stream().mapToDouble(plan::peakWatts).sum();
         double takes = plan.site().loads().stream()

@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** A diversion above what any charger regulates to never acts. */
 final class DiversionUnreachable implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double highest = plan.highestRegulation();
         if (highest == 0
                 || !plan.site().sources().isEmpty()

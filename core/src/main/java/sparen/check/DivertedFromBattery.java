@@ -9,7 +9,7 @@ final class DivertedFromBattery implements RunCheck {
     private static final double TELLING = 0.6;
 
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         double diverted = run.ledger().totalDivertedJoules();
         double fromBattery = run.ledger().flows().joules(Ledger.Flows.Source.BATTERY, Ledger.Flows.Use.DIVERSION);
         return diverted < 3.6e5 || fromBattery < TELLING * diverted

@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** A device that was read back and holds other numbers than the plan: somebody has turned a knob, or it has forgotten. */
 final class Drifted implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().drifted().stream().map(device -> finding(
                         Hazard.LOSS_OF_CONTROL,
                         Severity.CAUTION,

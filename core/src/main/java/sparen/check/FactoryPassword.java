@@ -6,7 +6,7 @@ import sparen.site.Radio;
 /** A device with radio that still has the password it came with is open to anybody near. */
 final class FactoryPassword implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().radios().stream().filter(Radio::factoryPassword).map(radio -> finding(
                         Hazard.LOSS_OF_CONTROL,
                         Severity.CAUTION,

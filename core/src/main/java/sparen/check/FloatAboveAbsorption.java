@@ -6,7 +6,7 @@ import sparen.quantity.Fields;
 /** Float above absorption turns the stages round. Lithium may have both the same. */
 final class FloatAboveAbsorption implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().charging().stream()
                 .filter(one -> one.floatVolts() > one.absorptionVolts())
                 .map(one -> finding(

@@ -8,7 +8,7 @@ import sparen.simulation.RunResult;
 /** A generator that gave up after its tries and waits for a hand. */
 final class GeneratorGaveUp implements RunCheck {
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
                 .filter(event -> event.has(Event.Change.GAVE_UP))
                 .collect(Collectors.groupingBy(Event::subject))

@@ -6,7 +6,7 @@ import sparen.site.AcSource;
 /** A generator of several legs behind a transfer switch of one leaves the others idle and the first overloaded. */
 final class GeneratorLegs implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         int used = plan.site().loads().stream()
                 .filter(load -> load.feed().isPresent())
                 .mapToInt(load -> load.leg().orElse(1))

@@ -9,7 +9,7 @@ final class GeneratorWaste implements Check {
     private static final double LATE = 90;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.rules()
                 .filter(placed -> placed.rule() instanceof GeneratorStart)
                 .filter(placed -> ((GeneratorStart) placed.rule()).stopPercent() > LATE
@@ -24,7 +24,7 @@ final class GeneratorWaste implements Check {
                                     placed.output().id(),
                                     "The last percents go slowly: the generator burns fuel for what the sun gives for"
                                             + " nothing.")
-                            .about(Examined.path(placed.output(), placed.slot(), "stopPercent"))
+                            .about(PlanFacts.path(placed.output(), placed.slot(), "stopPercent"))
                             .number("stops at", rule.stopPercent(), "%");
                     return rule.stopPercent() > LATE
                             ? finding.cure(

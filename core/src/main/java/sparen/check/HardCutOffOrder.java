@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** The hard cut-off lies below every delayed disconnect: it is the last, not the first. */
 final class HardCutOffOrder implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.levels(Level.Role.CUT_OFF).flatMap(cut -> plan.levels(Level.Role.DISCONNECT)
                 .filter(low ->
                         low.output().loads().stream().anyMatch(cut.output().loads()::contains)

@@ -9,7 +9,7 @@ import sparen.simulation.RunResult;
 /** Something happened in the run that can destroy equipment. */
 final class HazardHappened implements RunCheck {
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
                 .filter(event -> event.kind() == Event.Kind.HAZARD || event.kind() == Event.Kind.FUSE)
                 .collect(Collectors.groupingBy(Event::subject))

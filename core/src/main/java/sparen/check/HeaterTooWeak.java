@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** A heater that cannot hold its level in the coldest month leaves lithium uncharged when the charge is needed most. */
 final class HeaterTooWeak implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double outside = plan.coldestMonthCelsius();
         return plan.bank().enclosure().flatMap(enclosure -> enclosure.heater()).stream()
                 .filter(heater -> plan.bank().chemistry().isLithium())

@@ -10,11 +10,11 @@ import sparen.setting.DeviceSettings;
 /** A rule that another rule in the same device hides, forces or overrides: it stands there and does nothing. */
 final class HiddenByDevice implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().devices().stream().flatMap(device -> look(plan, device));
     }
 
-    private Stream<Finding> look(Examined plan, FittedDevice device) {
+    private Stream<Finding> look(PlanFacts plan, FittedDevice device) {
         List<Output> carried = plan.outputs().stream()
                 .filter(output -> device.outputs().contains(output.id()))
                 .toList();

@@ -1,7 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /**
@@ -16,14 +16,14 @@ final class HysteresisAgainstSag implements Check {
     private static final double ROOM = 1.25;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.levels(Level.Role.DISCONNECT, Level.Role.SHED)
                 .flatMap(low ->
                         plan.partner(low, Level.Role.RECONNECT).filter(high -> high.value() > low.value()).stream()
                                 .flatMap(high -> compare(plan, low, high)));
     }
 
-    private Stream<Finding> compare(Examined plan, Placed low, Placed high) {
+    private Stream<Finding> compare(PlanFacts plan, LevelOfOutput low, LevelOfOutput high) {
         double amperes = plan.worstAmperes(low.output(), low.value());
         double cold = plan.battery().resistanceFactor(plan.coldestBatteryCelsius());
         double cableOhms = plan.isAtBattery(low) ? 0 : plan.mainCableOhms();

@@ -12,7 +12,7 @@ final class IdleDraw implements Check {
     private static final double WINTER_HOURS = 0.5;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean switched = plan.site()
                 .inverter()
                 .map(inverter -> inverter.search().isPresent()

@@ -6,7 +6,7 @@ import sparen.program.Contact;
 /** A start surge beyond what a contact may close on welds it shut. */
 final class InrushWelds implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output ->
                         output.contact().flatMap(Contact::inrushAmperes).isPresent())

@@ -7,7 +7,7 @@ import sparen.site.Load;
 /** Loads of together more than the inverter carries, or a start surge beyond it. */
 final class InverterOverload implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().inverter().stream().flatMap(inverter -> {
             List<Load> behind = plan.site().loads().stream()
                     .filter(load -> load.feed().filter(inverter.id()::equals).isPresent())

@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** A bank of unusual cell count can reach beyond the window in which the inverter works. */
 final class InverterWindowCutsRange implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().inverter().stream()
                 .filter(inverter -> plan.highestRegulation()
                                 >= inverter.window().highShutdownVolts()

@@ -7,7 +7,7 @@ import sparen.quantity.Fields;
 /** Temperature compensation and equalization belong to lead-acid; left on with lithium they overcharge it. */
 final class LithiumByLeadAcidProfile implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         if (!plan.bank().chemistry().isLithium()) {
             return Stream.empty();
         }

@@ -11,7 +11,7 @@ final class LoadsPastShunt implements Check {
     private static final double WEEK_HOURS = 168;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().monitors().stream().flatMap(monitor -> {
             double watts = monitor.unseen().stream()
                     .filter(id -> plan.site().loads().stream()
@@ -36,7 +36,7 @@ final class LoadsPastShunt implements Check {
         });
     }
 
-    private static boolean runsAlways(Examined plan, String id) {
+    private static boolean runsAlways(PlanFacts plan, String id) {
         return plan.outputs().stream().noneMatch(output -> output.loads().contains(id) && output.wish() != Wish.ON);
     }
 }

@@ -9,7 +9,7 @@ final class MonitorCapacity implements Check {
     private static final double TELLING = 0.1;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double ageing = plan.bank().ageing().map(one -> one.capacityFraction()).orElse(1.0);
         double true20 = plan.bank().capacityAmpereHours() * ageing;
         return plan.site().monitors().stream()

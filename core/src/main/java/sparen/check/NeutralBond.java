@@ -5,20 +5,20 @@ import java.util.stream.Stream;
 /** In every state of operation there is exactly one bond of neutral and earth: none leaves faults undetected, two send currents through the earth. */
 final class NeutralBond implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().earthing().stream().flatMap(earthing -> {
             Stream<Finding> inverting = earthing.whileInverting() == 1
                     ? Stream.empty()
-                    : Stream.of(told("while the inverter feeds the loads", earthing.whileInverting()));
+                    : Stream.of(format("while the inverter feeds the loads", earthing.whileInverting()));
             Stream<Finding> fed = plan.site().acSources().stream()
                     .filter(source -> earthing.whileFedBy(source.id()) != 1)
                     .map(source ->
-                            told("while " + source.name() + " feeds the loads", earthing.whileFedBy(source.id())));
+                            format("while " + source.name() + " feeds the loads", earthing.whileFedBy(source.id())));
             return Stream.concat(inverting, fed);
         });
     }
 
-    private Finding told(String state, int bonds) {
+    private Finding format(String state, int bonds) {
         return finding(
                         Hazard.SHOCK,
                         Severity.DANGER,

@@ -8,7 +8,7 @@ final class NeverDiverted implements RunCheck {
     private static final double TELLING_JOULES = 3.6e6;
 
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         double thrown = run.ledger().curtailedJoules() + run.ledger().clippedJoules();
         return plan.outputs().stream()
                 .filter(output -> plan.site().loads().stream()

@@ -8,7 +8,7 @@ final class NeverExercised implements RunCheck {
     private static final double YEAR_SECONDS = 360 * 86_400.0;
 
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.seconds() < YEAR_SECONDS
                 ? Stream.empty()
                 : run.outputs().stream()

@@ -9,7 +9,7 @@ final class NeverFull implements RunCheck {
     private static final double FULL = 0.97;
 
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         int longest = 0;
         int running = 0;
         for (var day : run.days()) {

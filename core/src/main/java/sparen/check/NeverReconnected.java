@@ -10,7 +10,7 @@ final class NeverReconnected implements RunCheck {
     private static final double LONG_SECONDS = 2 * 86_400;
 
     @Override
-    public Stream<Finding> look(Examined plan, RunResult run) {
+    public Stream<Finding> look(PlanFacts plan, RunResult run) {
         double end = run.seconds();
         return run.outputs().stream()
                 .filter(output -> output.changeSeconds().length > 0 && isOpenAtEnd(output))

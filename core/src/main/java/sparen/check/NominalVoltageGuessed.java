@@ -8,7 +8,7 @@ import sparen.quantity.Fields;
 /** A device that guesses its nominal voltage at power-up guesses wrong on a very low or a very full battery. */
 final class NominalVoltageGuessed implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().charging().stream()
                 .filter(one -> one.details()
                         .flatMap(ChargeDetails::guessesNominalVolts)

@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** Settings that stand in the plan and not yet in the device: what is simulated is not what acts. */
 final class NotSent implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().unsent().stream().map(device -> finding(
                         Hazard.LOSS_OF_CONTROL,
                         Severity.CAUTION,

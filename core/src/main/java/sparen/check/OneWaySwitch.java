@@ -8,7 +8,7 @@ import sparen.program.Output;
 /** A transistor that blocks one way only cannot disconnect what can also feed back. */
 final class OneWaySwitch implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         List<String> feedBack = plan.site().chargers();
         return plan.outputs().stream()
                 .filter(output -> output.contact()

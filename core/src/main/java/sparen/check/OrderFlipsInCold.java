@@ -1,7 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /** Where some levels move with temperature and some do not, their order can turn round in the cold. */
@@ -9,7 +9,7 @@ final class OrderFlipsInCold implements Check {
     private static final double REFERENCE_CELSIUS = 25;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double cold = plan.coldestBatteryCelsius();
         return plan.levels(Level.Role.values())
                 .filter(low ->
@@ -32,7 +32,7 @@ final class OrderFlipsInCold implements Check {
                                 .number("battery", cold, "°C")));
     }
 
-    private static double at(Examined plan, Placed placed, double celsius) {
+    private static double at(PlanFacts plan, LevelOfOutput placed, double celsius) {
         return plan.trueVolts(placed)
                 + placed.level().millivoltsPerKelvin()
                         / 1000

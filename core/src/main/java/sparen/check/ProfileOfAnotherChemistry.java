@@ -14,7 +14,7 @@ final class ProfileOfAnotherChemistry implements Check {
             Chemistry.NMC, new double[] {3.95, 4.2});
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double[] usual = USUAL.get(plan.bank().chemistry());
         int cells = plan.bank().cellsInSeries();
         return usual == null

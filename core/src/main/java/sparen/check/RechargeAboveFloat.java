@@ -7,7 +7,7 @@ import sparen.quantity.Fields;
 /** A recharge level at or above float starts a new cycle as soon as float is reached. Where nothing is held after absorption there is no float. */
 final class RechargeAboveFloat implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().charging().stream()
                 .filter(one ->
                         one.details().flatMap(ChargeDetails::afterAbsorption).orElse(ChargeDetails.After.FLOAT)

@@ -2,7 +2,7 @@ package sparen.check;
 
 import java.util.Map;
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /** Each level that gives back must lie beyond the one that takes away, or the contact turns at the very level that moved it. */
@@ -20,7 +20,7 @@ final class ReconnectOrder implements Check {
     private static final double USUAL_HYSTERESIS = 1;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return PARTNERS.keySet().stream()
                 .flatMap(plan::levels)
                 .flatMap(
@@ -28,10 +28,10 @@ final class ReconnectOrder implements Check {
                                 .partner(low, PARTNERS.get(low.level().role()))
                                 .filter(high -> high.value() <= low.value())
                                 .stream()
-                                .map(high -> told(plan, low, high)));
+                                .map(high -> format(plan, low, high)));
     }
 
-    private Finding told(Examined plan, Placed low, Placed high) {
+    private Finding format(PlanFacts plan, LevelOfOutput low, LevelOfOutput high) {
         boolean takesLoadsOff = low.level().role().disconnects();
         Finding finding = finding(
                         takesLoadsOff ? Hazard.OVER_DISCHARGE : Hazard.LOSS_OF_CONTROL,

@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** A reconnect level above what charging reaches never brings the load back. */
 final class ReconnectUnreachable implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double highest = plan.highestRegulation();
         return plan.levels(Level.Role.RECONNECT, Level.Role.CLEARS, Level.Role.BACK_TO_BATTERY)
                 .filter(high -> highest > 0 && plan.trueVolts(high) >= highest)

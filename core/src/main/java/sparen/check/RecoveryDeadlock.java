@@ -8,7 +8,7 @@ import sparen.site.AcSource;
 /** What a low battery opens must not be what could charge it. */
 final class RecoveryDeadlock implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         List<String> chargers = plan.site().chargers();
         List<String> generators =
                 plan.site().acSources().stream().map(AcSource::id).toList();
@@ -29,7 +29,7 @@ final class RecoveryDeadlock implements Check {
                                         low.level().role().percent() ? "%" : "V")));
     }
 
-    private static boolean isTheOnlyOne(Examined plan, String id) {
+    private static boolean isTheOnlyOne(PlanFacts plan, String id) {
         long behindOthers = plan.site().chargers().stream()
                 .filter(charger -> !charger.equals(id))
                 .filter(charger -> plan.outputs().stream()

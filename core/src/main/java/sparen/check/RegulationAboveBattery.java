@@ -6,7 +6,7 @@ import sparen.quantity.Fields;
 /** Regulation above what the battery's maker allows. */
 final class RegulationAboveBattery implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double most = plan.bank().highestVolts();
         return plan.program().charging().stream()
                 .filter(one -> Math.max(one.absorptionVolts(), one.floatVolts()) > most)

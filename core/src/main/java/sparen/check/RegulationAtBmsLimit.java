@@ -7,7 +7,7 @@ import sparen.site.Bms;
 /** Regulation at or above where the BMS opens its charge path: every full charge ends in a trip. */
 final class RegulationAtBmsLimit implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double opens = plan.bank().batteries().stream()
                 .flatMap(battery -> battery.bms().stream())
                 .mapToDouble(Bms::highVolts)

@@ -6,7 +6,7 @@ import sparen.simulation.RunResult;
 /** One way in which a run can show that a plan is wrong. */
 interface RunCheck {
     /** What is wrong of this kind. */
-    Stream<Finding> look(Examined plan, RunResult run);
+    Stream<Finding> look(PlanFacts plan, RunResult run);
 
     /** A finding of this check. */
     default Finding finding(Hazard hazard, Severity severity, String at, String text) {

@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** In search mode a load below the threshold is not noticed, and not served. */
 final class SearchMissesLoads implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.site().inverter().stream()
                 .filter(inverter -> inverter.search().isPresent())
                 .flatMap(inverter -> plan.site().loads().stream()

@@ -9,7 +9,7 @@ final class SensedElsewhere implements Check {
     private static final double TELLING = 0.5;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.levels(Level.Role.DISCONNECT, Level.Role.SHED, Level.Role.CUT_OFF)
                 .filter(low -> plan.point(low).isPresent() && !plan.isAtBattery(low))
                 .flatMap(low -> plan.partner(low, Level.Role.RECONNECT).stream().flatMap(high -> {

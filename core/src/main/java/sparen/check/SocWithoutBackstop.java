@@ -7,7 +7,7 @@ import sparen.quantity.Fields;
 /** A monitor can be wrong; a disconnect that trusts it alone lets the battery die by a wrong count. */
 final class SocWithoutBackstop implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.rules()
                 .filter(placed -> placed.rule() instanceof SocDisconnect soc && soc.backstopVolts() == 0)
                 .map(placed -> finding(
@@ -16,7 +16,7 @@ final class SocWithoutBackstop implements Check {
                                 placed.output().id(),
                                 "Nothing but the monitor's count protects the battery: a count that drifts lets it run"
                                         + " empty.")
-                        .about(Examined.path(placed.output(), placed.slot(), "backstopVolts"))
+                        .about(PlanFacts.path(placed.output(), placed.slot(), "backstopVolts"))
                         .number("voltage backstop", 0, "V")
                         .cure(
                                 "a voltage backstop 3 % above the battery's lowest voltage",

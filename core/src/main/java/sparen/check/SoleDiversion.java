@@ -2,7 +2,7 @@ package sparen.check;
 
 import java.util.List;
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.power.PlanningArithmetic;
 import sparen.program.Output;
 import sparen.program.ProportionalDiversion;
@@ -12,7 +12,7 @@ import sparen.program.VoltageDiversion;
 /** Where diversion is the only regulation of a source it must take 150 % of it, and a second independent means is asked for: NEC 690.72(B) as it stood before 2017, from memory. Local codes decide. */
 final class SoleDiversion implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         if (plan.site().dcSources().isEmpty()) {
             return Stream.empty();
         }
@@ -21,7 +21,7 @@ final class SoleDiversion implements Check {
                 .filter(placed -> placed.rule() instanceof VoltageDiversion
                         || placed.rule() instanceof ProportionalDiversion
                         || placed.rule() instanceof RelativeDiversion)
-                .map(Placed::output)
+                .map(LevelOfOutput::output)
                 .distinct()
                 .toList();
         double takes = diverting.stream()

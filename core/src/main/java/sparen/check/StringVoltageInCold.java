@@ -7,7 +7,7 @@ import sparen.sun.ColdMorning;
 /** On the coldest morning a string stands higher than its controller survives. NEC 690.7(A) table and the sheet, from memory; see {@link sparen.sun.ColdMorning}. */
 final class StringVoltageInCold implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double cold = Math.max(-40, plan.coldestAirCelsius());
         return plan.site().controllers().stream()
                 .filter(controller -> controller.maximumInputVolts().isPresent())

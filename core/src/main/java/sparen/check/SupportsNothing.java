@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** An output with a protection but nothing behind its contact, or an automatic wish that is switched off. */
 final class SupportsNothing implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output ->
                         output.loads().isEmpty() && output.protection().isPresent())

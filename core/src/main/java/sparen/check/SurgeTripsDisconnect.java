@@ -8,7 +8,7 @@ import sparen.quantity.Fields;
 /** A disconnect without delay opens on the start surge of its own load. */
 final class SurgeTripsDisconnect implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.rules()
                 .filter(placed -> placed.rule() instanceof VoltageDisconnect)
                 .flatMap(placed -> {
@@ -27,7 +27,7 @@ final class SurgeTripsDisconnect implements Check {
                                             placed.output().id(),
                                             "The disconnect does not wait out the start of its load: each start on a low"
                                                     + " battery opens it.")
-                                    .about(Examined.path(placed.output(), placed.slot(), "lvdDelaySeconds"))
+                                    .about(PlanFacts.path(placed.output(), placed.slot(), "lvdDelaySeconds"))
                                     .number("LVD delay", rule.lvdDelaySeconds(), "s")
                                     .number("start surge", surgeSeconds, "s")
                                     .cure(

@@ -7,7 +7,7 @@ import sparen.quantity.Fields;
 /** When the batteries fall silent a charger that holds its last value charges blindly. */
 final class TalkStopsUnguarded implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().charging().stream()
                 .filter(one -> one.details()
                         .flatMap(ChargeDetails::bms)

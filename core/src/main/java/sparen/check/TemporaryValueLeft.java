@@ -5,7 +5,7 @@ import java.util.stream.Stream;
 /** A setting changed for a test has to be put back before leaving. */
 final class TemporaryValueLeft implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.program().temporary().stream().map(value -> finding(
                         Hazard.LOSS_OF_CONTROL,
                         Severity.CAUTION,

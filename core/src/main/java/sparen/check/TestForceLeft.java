@@ -7,13 +7,13 @@ import sparen.program.TestForce;
 /** A test force is temporary: while it stands neither wish nor protection acts. */
 final class TestForceLeft implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.outputs().stream()
                 .filter(output -> output.testForce() != TestForce.NONE)
-                .map(this::told);
+                .map(this::format);
     }
 
-    private Finding told(Output output) {
+    private Finding format(Output output) {
         boolean closed = output.testForce() == TestForce.CLOSED;
         boolean unguarded = closed && output.protection().isPresent();
         return finding(

@@ -11,7 +11,7 @@ import sparen.program.SurplusBySoc;
 /** Two devices that count for themselves drift apart: what one calls full the other calls low. */
 final class TwoCounters implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         List<String> used = plan.rules()
                 .flatMap(placed -> monitor(placed.rule()).stream())
                 .distinct()

@@ -11,7 +11,7 @@ import sparen.site.Inverter;
 /** A schedule or a transfer by an output beside windows or priorities of the inverter itself: two hands on one wheel. */
 final class TwoHandsOnInverter implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         Optional<AcProgram> ac = plan.program().ac();
         boolean byItself = ac.map(
                         one -> !one.windows().isEmpty() || one.source() == AcProgram.SourcePriority.BATTERY_FIRST)

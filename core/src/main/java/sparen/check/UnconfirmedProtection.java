@@ -7,7 +7,7 @@ import sparen.program.Origin;
 /** A guess in a number that protects. */
 final class UnconfirmedProtection implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.plan().origins().entrySet().stream()
                 .filter(entry -> entry.getValue().kind() == Origin.Kind.GUESS)
                 .map(Map.Entry::getKey)

@@ -11,7 +11,7 @@ final class VentilationNeeded implements Check {
     private static final double BOOST_VENTED = 20;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean ventilated = plan.rules().anyMatch(placed -> placed.rule() instanceof VentilationByGassing)
                 || plan.levels(Level.Role.SURPLUS_ON)
                         .anyMatch(on -> on.output().loads().stream().anyMatch(id -> plan.site().loads().stream()

@@ -10,7 +10,7 @@ import sparen.program.SunAndClock;
 /** A schedule on a clock that forgets the time at every power-down. */
 final class VolatileClock implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.rules()
                 .filter(placed -> placed.output()
                         .clock()

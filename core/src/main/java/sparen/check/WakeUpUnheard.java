@@ -7,7 +7,7 @@ import sparen.site.Inverter;
 /** A BMS that sleeps until a charger shows it a voltage needs a charger that starts without a battery. */
 final class WakeUpUnheard implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean some = plan.site().controllers().stream()
                 .anyMatch(controller -> controller.startsWithoutBattery().orElse(false));
         boolean byAc = !plan.site().acSources().isEmpty()

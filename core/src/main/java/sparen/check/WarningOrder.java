@@ -6,7 +6,7 @@ import sparen.program.Level;
 /** A warning has to come before the disconnect it warns of. */
 final class WarningOrder implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double highest = plan.levels(Level.Role.DISCONNECT, Level.Role.CUT_OFF)
                 .filter(low -> low.output().loads().stream().anyMatch(load -> isCritical(plan, load)))
                 .mapToDouble(plan::trueVolts)
@@ -33,7 +33,7 @@ final class WarningOrder implements Check {
                         highest + 0.3 * plan.site().nominalVolts() / 12));
     }
 
-    private static boolean isCritical(Examined plan, String id) {
+    private static boolean isCritical(PlanFacts plan, String id) {
         return plan.site().loads().stream()
                 .anyMatch(load -> load.critical()
                         && (load.id().equals(id)

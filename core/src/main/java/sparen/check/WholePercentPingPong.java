@@ -7,7 +7,7 @@ import sparen.site.BatteryMonitor;
 /** A monitor that reports whole percents cannot tell levels a point apart. */
 final class WholePercentPingPong implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.levels(Level.Role.SURPLUS_OFF_SOC, Level.Role.DISCONNECT_SOC, Level.Role.GENERATOR_START_SOC)
                 .flatMap(low -> plan
                         .partner(
@@ -29,7 +29,7 @@ final class WholePercentPingPong implements Check {
                                 Math.max(0, high.value() - 5))));
     }
 
-    private static double step(Examined plan) {
+    private static double step(PlanFacts plan) {
         return plan.site().monitors().stream()
                 .mapToDouble(BatteryMonitor::stepPercent)
                 .max()

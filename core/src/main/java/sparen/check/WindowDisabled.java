@@ -7,7 +7,7 @@ import sparen.site.Inverter;
 /** Windows that need an inverter whose permission is off never act. */
 final class WindowDisabled implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean windows = plan.program().ac().map(ac -> !ac.windows().isEmpty()).orElse(false);
         return plan.outputs().stream()
                 .filter(output -> windows && output.wish() == Wish.OFF)

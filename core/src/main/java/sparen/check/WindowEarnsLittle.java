@@ -14,7 +14,7 @@ final class WindowEarnsLittle implements Check {
     private static final double ROUND_TRIP_LITHIUM = 0.82;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         boolean discharges = plan.program().ac().map(AcProgram::windows).orElse(List.of()).stream()
                 .anyMatch(window -> window.kind() == AcWindow.Kind.DISCHARGE);
         boolean charges = plan.program().ac().map(AcProgram::windows).orElse(List.of()).stream()

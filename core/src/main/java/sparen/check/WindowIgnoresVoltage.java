@@ -9,7 +9,7 @@ import sparen.site.Inverter;
 /** In a discharge window the state of charge decides, and the voltage at which loads go to AC is not looked at. */
 final class WindowIgnoresVoltage implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         AcProgram ac = plan.program().ac().orElse(AcProgram.PLAIN);
         List<AcWindow> windows = ac.windows();
         return windows.stream()

@@ -11,7 +11,7 @@ final class WindowTooLong implements Check {
     private static final double ROOM = 1.5;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         if (plan.site().inverter().flatMap(Inverter::charger).isEmpty()) {
             return Stream.empty();
         }
@@ -31,7 +31,7 @@ final class WindowTooLong implements Check {
                         .number("charge from 20 %", hours(plan, window, amperes), "h"));
     }
 
-    private static double hours(Examined plan, AcWindow window, double amperes) {
+    private static double hours(PlanFacts plan, AcWindow window, double amperes) {
         return Math.max(0, window.stateOfCharge() - 0.2) * plan.bank().capacityAmpereHours() / amperes / 0.9;
     }
 }

@@ -11,7 +11,7 @@ import sparen.site.Inverter;
 /** Windows of the clock that overlap: only the first acts, and which that is nobody sees. */
 final class WindowsConflict implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         List<AcWindow> windows = plan.program().ac().map(AcProgram::windows).orElse(List.of());
         List<Finding> found = new ArrayList<>();
         for (int i = 0; i < windows.size(); i++) {

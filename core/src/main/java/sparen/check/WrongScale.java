@@ -1,7 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /** Numbers of another bank voltage, typed in as they are. */
@@ -9,16 +9,16 @@ final class WrongScale implements Check {
     private static final double NEAR = 0.12;
 
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         double least = plan.bank().lowestVolts();
         double most = plan.bank().highestVolts();
         return plan.levels(Level.Role.values())
                 .filter(placed -> !placed.level().role().percent())
                 .filter(placed -> placed.value() < least * (1 - NEAR) || placed.value() > most * (1 + NEAR))
-                .map(placed -> told(plan, placed, least, most));
+                .map(placed -> format(plan, placed, least, most));
     }
 
-    private Finding told(Examined plan, Placed placed, double least, double most) {
+    private Finding format(PlanFacts plan, LevelOfOutput placed, double least, double most) {
         Finding finding = finding(
                         placed.level().role().disconnects() ? Hazard.OVER_DISCHARGE : Hazard.LOSS_OF_CONTROL,
                         Severity.DANGER,

@@ -7,7 +7,7 @@ import sparen.site.SensePoint;
 /** A device that measures behind the contact it opens reads nothing once it has opened. */
 final class WrongSideOfContact implements Check {
     @Override
-    public Stream<Finding> look(Examined plan) {
+    public Stream<Finding> look(PlanFacts plan) {
         return plan.levels(Level.Role.values())
                 .filter(placed -> plan.point(placed)
                         .filter(point -> point.place() == SensePoint.Place.BEHIND_CONTACT)

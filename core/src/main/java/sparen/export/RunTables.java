@@ -70,8 +70,7 @@ public final class RunTables {
     /** One line an event. */
     public static String events(RunResult result, Instant start) {
         return Csv.of(csv -> {
-            csv.writeRecord(
-                    "time", "seconds", "event", "subject", "battery V", "state of charge", "reason", "changes");
+            csv.writeRecord("time", "seconds", "event", "subject", "battery V", "state of charge", "reason", "changes");
             for (Event event : result.events()) {
                 csv.writeRecord(
                         time(start, event.seconds()),

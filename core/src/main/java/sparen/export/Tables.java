@@ -41,13 +41,13 @@ public final class Tables {
                 csv.writeRecord(
                         peg.name(),
                         peg.term(),
-                        told(peg.value()),
+                        format(peg.value()),
                         peg.unit(),
                         peg.acts().name().toLowerCase(Locale.ROOT),
                         peg.sensePoint().orElse("report"),
-                        volts ? told(cell) : "",
-                        volts ? told(cell * gauge.cellsOf12Volts()) : "",
-                        volts ? told(peg.tolerance()) : "",
+                        volts ? format(cell) : "",
+                        volts ? format(cell * gauge.cellsOf12Volts()) : "",
+                        volts ? format(peg.tolerance()) : "",
                         plan.origins().containsKey(peg.path())
                                 ? plan.origins()
                                         .get(peg.path())
@@ -101,7 +101,7 @@ public final class Tables {
         return rule.sentence(around).plain();
     }
 
-    private static String told(double value) {
+    private static String format(double value) {
         return new BigDecimal(value).round(TOLD).stripTrailingZeros().toPlainString();
     }
 }

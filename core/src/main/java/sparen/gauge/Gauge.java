@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import java.util.stream.DoubleStream;
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.check.Tolerance;
 import sparen.format.Profile;
 import sparen.program.ChargeDetails.Compensation;
@@ -112,7 +112,7 @@ public record Gauge(
 
     /** The gauge of a plan. */
     public static Gauge of(Plan plan, Map<String, Profile> profiles) {
-        Examined examined = new Examined(plan, profiles);
+        PlanFacts examined = new PlanFacts(plan, profiles);
         List<Peg> pegs = new ArrayList<>(examined.levels(Level.Role.values())
                 .map(placed -> peg(plan, placed))
                 .toList());
@@ -139,7 +139,7 @@ public record Gauge(
                 plan.site().battery().chemistry().cellsOf12Volts());
     }
 
-    private static Peg peg(Plan plan, Examined.Placed placed) {
+    private static Peg peg(Plan plan, PlanFacts.LevelOfOutput placed) {
         Level level = placed.level();
         Level.Role role = level.role();
         Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
@@ -212,7 +212,7 @@ public record Gauge(
      * Below which voltage a load of constant power draws more than its conductor bears: I = P / U. Only the highest is told, and it is
      * none of the limits of use; circuit law.
      */
-    private static Stream<Wall> conductors(Examined plan) {
+    private static Stream<Wall> conductors(PlanFacts plan) {
         return plan.site().loads().stream()
                 .filter(load -> load.feed().isEmpty()
                         && !(load.consumption() instanceof Consumption.Resistance)
@@ -245,7 +245,7 @@ public record Gauge(
                 .map(Sentence.NumberChip.class::cast)
                 .filter(chip -> chip.unit().equals(CELSIUS))
                 .map(chip -> new Peg(
-                        Examined.path(output, slot, chip.field().replace('.', '/')),
+                        PlanFacts.path(output, slot, chip.field().replace('.', '/')),
                         output.id(),
                         output.name(),
                         output.id() + "/" + slot,

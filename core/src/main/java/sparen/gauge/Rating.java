@@ -4,7 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import sparen.check.ContactLoad;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.format.Profile;
 import sparen.program.Contact;
 import sparen.program.Output;
@@ -24,7 +24,7 @@ public record Rating(String output, String name, double used, double bears, Stri
 
     /** The ratings of all outputs, as far as they are told. */
     public static List<Rating> of(Plan plan, Map<String, Profile> profiles) {
-        Examined examined = new Examined(plan, profiles);
+        PlanFacts examined = new PlanFacts(plan, profiles);
         List<Rating> ratings = new ArrayList<>();
         for (Output output : plan.program().outputs()) {
             output.contact().ifPresent(contact -> contact(ratings, examined, output, contact));
@@ -33,7 +33,7 @@ public record Rating(String output, String name, double used, double bears, Stri
         return ratings;
     }
 
-    private static void contact(List<Rating> into, Examined plan, Output output, Contact contact) {
+    private static void contact(List<Rating> into, PlanFacts plan, Output output, Contact contact) {
         String id = output.id();
         if (ContactLoad.isDirect(plan, output)) {
             contact.dcAmperes()
@@ -51,7 +51,7 @@ public record Rating(String output, String name, double used, double bears, Stri
                         new Rating(id, "contact, inrush", ContactLoad.inrushAmperes(plan, output), bears, AMPERES)));
     }
 
-    private static void conductors(List<Rating> into, Examined plan, Output output) {
+    private static void conductors(List<Rating> into, PlanFacts plan, Output output) {
         plan.site().loads().stream()
                 .filter(load -> output.loads().contains(load.id()))
                 .filter(load -> load.feed().isEmpty())

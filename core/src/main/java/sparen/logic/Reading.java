@@ -13,7 +13,7 @@ import java.util.Locale;
  */
 public record Reading(int signal, double factor, double offset, String unit, int decimals) {
     /** What it reads now, with its unit. */
-    public String told(double[] signals) {
+    public String format(double[] signals) {
         return String.format(Locale.ROOT, "%." + decimals + "f %s", signals[signal] * factor + offset, unit);
     }
 }

@@ -33,8 +33,8 @@ public record ArrayOverVoltage(String controller, double openVolts, double close
     public SwitchLogic compile(Surroundings around) {
         int signal = around.arrayVolts(controller);
         return SwitchLogic.startsOn(
-                        List.of(Ways.signal(signal, "array", false, closeVolts, "V", 0)),
-                        List.of(Ways.signal(signal, "array", true, openVolts, "V", 0)))
+                        List.of(RuleConditions.signal(signal, "array", false, closeVolts, "V", 0)),
+                        List.of(RuleConditions.signal(signal, "array", true, openVolts, "V", 0)))
                 .offAtLeast(holdSeconds);
     }
 

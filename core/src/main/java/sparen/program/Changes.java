@@ -58,7 +58,7 @@ public final class Changes {
         } else if (from instanceof Collection<?> old && to instanceof Collection<?> now) {
             lists(path, of, field, old, now);
         } else {
-            say(path, Unit.words(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
+            say(path, Unit.words(field) + " of " + of + " " + format(field, from) + " → " + format(field, to));
         }
     }
 
@@ -78,7 +78,7 @@ public final class Changes {
         Map<String, Object> old = byId(from);
         Map<String, Object> now = byId(to);
         if (old == null || now == null) {
-            say(path, Unit.words(field) + " of " + of + " " + told(field, from) + " → " + told(field, to));
+            say(path, Unit.words(field) + " of " + of + " " + format(field, from) + " → " + format(field, to));
             return;
         }
         List<String> kept = old.keySet().stream().filter(now::containsKey).toList();
@@ -188,12 +188,12 @@ public final class Changes {
             Origin from = before.origins().get(path);
             Origin to = after.origins().get(path);
             if (!Objects.equals(from, to)) {
-                say(path, "origin of " + path.replace('/', ' ') + " " + told(from) + " → " + told(to));
+                say(path, "origin of " + path.replace('/', ' ') + " " + format(from) + " → " + format(to));
             }
         }
     }
 
-    private static String told(Origin origin) {
+    private static String format(Origin origin) {
         return origin == null ? "none" : lower(origin.kind()) + (origin.note().isEmpty() ? "" : ": " + origin.note());
     }
 
@@ -201,7 +201,7 @@ public final class Changes {
         return one.name().toLowerCase(Locale.ROOT).replace('_', ' ');
     }
 
-    private static String told(String field, Object value) {
+    private static String format(String field, Object value) {
         if (value == null) {
             return "none";
         }

@@ -52,14 +52,15 @@ public record ChargeInhibit(
     public SwitchLogic compile(Surroundings around) {
         Condition warm = new Condition.AtOrAbove(Signal.BATTERY_CELSIUS, coldCelsius + hysteresisKelvin);
         Condition cool = new Condition.AtOrBelow(Signal.BATTERY_CELSIUS, hotCelsius - hysteresisKelvin);
-        Way released = Ways.below(around, sensePoint, "release", releaseVolts, delaySeconds)
-                .andOnlyIf(Ways.all(warm, cool), "and its temperature inside the range");
+        Way released = RuleConditions.below(around, sensePoint, "release", releaseVolts, delaySeconds)
+                .andOnlyIf(RuleConditions.all(warm, cool), "and its temperature inside the range");
         return SwitchLogic.startsOn(
                 List.of(released),
                 List.of(
-                        Ways.signal(Signal.BATTERY_CELSIUS, "battery", false, coldCelsius, "°C", delaySeconds),
-                        Ways.signal(Signal.BATTERY_CELSIUS, "battery", true, hotCelsius, "°C", delaySeconds),
-                        Ways.above(around, sensePoint, "over-voltage stop", stopVolts, delaySeconds)));
+                        RuleConditions.signal(
+                                Signal.BATTERY_CELSIUS, "battery", false, coldCelsius, "°C", delaySeconds),
+                        RuleConditions.signal(Signal.BATTERY_CELSIUS, "battery", true, hotCelsius, "°C", delaySeconds),
+                        RuleConditions.above(around, sensePoint, "over-voltage stop", stopVolts, delaySeconds)));
     }
 
     @Override

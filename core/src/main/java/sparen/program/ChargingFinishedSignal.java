@@ -26,7 +26,8 @@ public record ChargingFinishedSignal(String charger, double delaySeconds) implem
     @Override
     public SwitchLogic compile(Surroundings around) {
         int stage = around.stage(charger);
-        Condition finished = Ways.any(Ways.inStage(stage, ChargeStage.FLOAT), Ways.inStage(stage, ChargeStage.OFF));
+        Condition finished = RuleConditions.any(
+                RuleConditions.inStage(stage, ChargeStage.FLOAT), RuleConditions.inStage(stage, ChargeStage.OFF));
         return SwitchLogic.follows(finished, delaySeconds, 0, "charging is finished", "a new cycle has begun");
     }
 

@@ -28,7 +28,7 @@ public record ClockSchedule(List<DailySpan> spans) implements Rule {
     @Override
     public SwitchLogic compile(Surroundings around) {
         Condition inside = new Condition.AnyOf(
-                spans.stream().map(span -> Ways.within(around, span)).toList());
+                spans.stream().map(span -> RuleConditions.within(around, span)).toList());
         return SwitchLogic.follows(inside, 0, 0, "its hours begin", "its hours are over");
     }
 

@@ -41,8 +41,8 @@ public record CoolingByTemperature(Where where, double onCelsius, double offCels
         int signal = where == Where.BATTERY ? Signal.BATTERY_CELSIUS : Signal.AIR_CELSIUS;
         String name = where == Where.BATTERY ? "battery" : "air";
         return SwitchLogic.startsOff(
-                        List.of(Ways.signal(signal, name, true, onCelsius, "°C", 0)),
-                        List.of(Ways.signal(signal, name, false, offCelsius, "°C", 0)))
+                        List.of(RuleConditions.signal(signal, name, true, onCelsius, "°C", 0)),
+                        List.of(RuleConditions.signal(signal, name, false, offCelsius, "°C", 0)))
                 .onAtLeast(minimumRunSeconds);
     }
 

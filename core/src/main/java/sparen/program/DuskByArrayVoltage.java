@@ -42,8 +42,8 @@ public record DuskByArrayVoltage(
     public SwitchLogic compile(Surroundings around) {
         int signal = around.arrayVolts(controller);
         return SwitchLogic.startsOff(
-                List.of(Ways.signal(signal, "dusk: array", false, duskVolts, "V", duskDelaySeconds)),
-                List.of(Ways.signal(signal, "dawn: array", true, dawnVolts, "V", dawnDelaySeconds)));
+                List.of(RuleConditions.signal(signal, "dusk: array", false, duskVolts, "V", duskDelaySeconds)),
+                List.of(RuleConditions.signal(signal, "dawn: array", true, dawnVolts, "V", dawnDelaySeconds)));
     }
 
     @Override

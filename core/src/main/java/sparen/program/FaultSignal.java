@@ -26,7 +26,7 @@ public record FaultSignal(double delaySeconds, double holdSeconds) implements Ru
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        return SwitchLogic.follows(Ways.isOne(Signal.FAULT), delaySeconds, 0, "a fault", "no fault any more")
+        return SwitchLogic.follows(RuleConditions.isOne(Signal.FAULT), delaySeconds, 0, "a fault", "no fault any more")
                 .onAtLeast(holdSeconds);
     }
 

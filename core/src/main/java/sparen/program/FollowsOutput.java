@@ -29,10 +29,10 @@ public record FollowsOutput(String output, boolean inverted, double onDelaySecon
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition closed = Ways.isOne(around.contact(output));
+        Condition closed = RuleConditions.isOne(around.contact(output));
         String name = around.outputName(output);
         return SwitchLogic.follows(
-                inverted ? Ways.not(closed) : closed,
+                inverted ? RuleConditions.not(closed) : closed,
                 onDelaySeconds,
                 offDelaySeconds,
                 name + (inverted ? " is open" : " is closed"),

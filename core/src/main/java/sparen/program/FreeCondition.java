@@ -35,13 +35,14 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.volts(around, sensePoint, above, "", volts, 0, 0).when();
+            return RuleConditions.volts(around, sensePoint, above, "", volts, 0, 0)
+                    .when();
         }
 
         @Override
         public Sentence say(Sentence so, String path, Surroundings around) {
             return so.sensePoint(path + ".sensePoint", sensePoint, around.site())
-                    .then(" is" + Ways.comparison(above))
+                    .then(" is" + RuleConditions.comparison(above))
                     .volts(path + ".volts", "level", volts);
         }
     }
@@ -61,13 +62,13 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.report(around, monitor, above, "", percent, 0).when();
+            return RuleConditions.report(around, monitor, above, "", percent, 0).when();
         }
 
         @Override
         public Sentence say(Sentence so, String path, Surroundings around) {
             return so.monitor(path + ".monitor", monitor, around.site())
-                    .then(" reports" + Ways.comparison(above))
+                    .then(" reports" + RuleConditions.comparison(above))
                     .percent(path + ".percent", "level", percent);
         }
     }
@@ -107,12 +108,13 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.signal(quantity.signal, "", above, level, "", 0).when();
+            return RuleConditions.signal(quantity.signal, "", above, level, "", 0)
+                    .when();
         }
 
         @Override
         public Sentence say(Sentence so, String path, Surroundings around) {
-            return so.then("the " + quantity.words + " is" + Ways.comparison(above))
+            return so.then("the " + quantity.words + " is" + RuleConditions.comparison(above))
                     .number(path + ".level", "level", level, quantity.unit, 0.5, 5, -1_000_000, 1_000_000);
         }
     }
@@ -129,7 +131,7 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.within(around, span);
+            return RuleConditions.within(around, span);
         }
 
         @Override
@@ -150,7 +152,7 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.isOne(around.contact(output));
+            return RuleConditions.isOne(around.contact(output));
         }
 
         @Override
@@ -186,7 +188,7 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.isOne(state.signal);
+            return RuleConditions.isOne(state.signal);
         }
 
         @Override
@@ -207,7 +209,7 @@ public sealed interface FreeCondition {
 
         @Override
         public Condition compile(Surroundings around) {
-            return Ways.isOne(around.request(request));
+            return RuleConditions.isOne(around.request(request));
         }
 
         @Override

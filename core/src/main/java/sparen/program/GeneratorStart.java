@@ -135,24 +135,25 @@ public record GeneratorStart(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition quiet = quietHours().map(span -> Ways.within(around, span)).orElse(new Condition.AnyOf(List.of()));
-        Condition loud = Ways.not(quiet);
+        Condition quiet =
+                quietHours().map(span -> RuleConditions.within(around, span)).orElse(new Condition.AnyOf(List.of()));
+        Condition loud = RuleConditions.not(quiet);
         List<Way> starts = new ArrayList<>();
-        starts.add(Ways.report(around, monitor, false, "", startPercent, startDelaySeconds)
+        starts.add(RuleConditions.report(around, monitor, false, "", startPercent, startDelaySeconds)
                 .andOnlyIf(loud, ""));
-        byVoltage.ifPresent(by ->
-                starts.add(Ways.below(around, by.sensePoint(), "generator start", by.startVolts(), by.delaySeconds())
+        byVoltage.ifPresent(by -> starts.add(
+                RuleConditions.below(around, by.sensePoint(), "generator start", by.startVolts(), by.delaySeconds())
                         .andOnlyIf(loud, "")));
-        byLoad.ifPresent(by ->
-                starts.add(Ways.signal(Signal.AC_LOAD_WATTS, "AC load", true, by.startWatts(), "W", by.delaySeconds())
+        byLoad.ifPresent(by -> starts.add(
+                RuleConditions.signal(Signal.AC_LOAD_WATTS, "AC load", true, by.startWatts(), "W", by.delaySeconds())
                         .andOnlyIf(loud, "")));
         exercise.ifPresent(span -> starts.add(
-                Way.when(Ways.within(around, span), 0, "exercise run").andOnlyIf(loud, "")));
-        Way full = Ways.report(around, monitor, true, "", stopPercent, stopDelaySeconds);
+                Way.when(RuleConditions.within(around, span), 0, "exercise run").andOnlyIf(loud, "")));
+        Way full = RuleConditions.report(around, monitor, true, "", stopPercent, stopDelaySeconds);
         return SwitchLogic.startsOff(
                         starts,
                         List.of(
-                                full.andOnlyIf(Ways.not(mustGoOn(around)), ""),
+                                full.andOnlyIf(RuleConditions.not(mustGoOn(around)), ""),
                                 Way.when(
                                         quiet,
                                         stopDelaySeconds,
@@ -163,12 +164,14 @@ public record GeneratorStart(
     /** What keeps it running though the battery is full: load, exercise, a charger that equalizes. */
     private Condition mustGoOn(Surroundings around) {
         List<Condition> reasons = new ArrayList<>();
-        byLoad.ifPresent(by -> reasons.add(Ways.not(new Condition.AtOrBelow(Signal.AC_LOAD_WATTS, by.stopWatts()))));
-        exercise.ifPresent(span -> reasons.add(Ways.within(around, span)));
+        byLoad.ifPresent(
+                by -> reasons.add(RuleConditions.not(new Condition.AtOrBelow(Signal.AC_LOAD_WATTS, by.stopWatts()))));
+        exercise.ifPresent(span -> reasons.add(RuleConditions.within(around, span)));
         if (finishesEqualization.orElse(false)) {
             around.site()
                     .chargers()
-                    .forEach(charger -> reasons.add(Ways.inStage(around.stage(charger), ChargeStage.EQUALIZATION)));
+                    .forEach(charger ->
+                            reasons.add(RuleConditions.inStage(around.stage(charger), ChargeStage.EQUALIZATION)));
         }
         return new Condition.AnyOf(reasons);
     }

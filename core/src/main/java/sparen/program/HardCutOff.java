@@ -44,9 +44,9 @@ public record HardCutOff(
     public SwitchLogic compile(Surroundings around) {
         Condition charged = new Condition.AtOrAbove(Signal.BATTERY_AMPERES, reconnectAmperes);
         return SwitchLogic.startsOn(
-                List.of(Ways.above(around, sensePoint, "reconnect", reconnectVolts, reconnectDelaySeconds)
+                List.of(RuleConditions.above(around, sensePoint, "reconnect", reconnectVolts, reconnectDelaySeconds)
                         .andOnlyIf(charged, "while the battery is charged")),
-                List.of(Ways.below(around, sensePoint, "hard cut-off", cutOffVolts, 0)));
+                List.of(RuleConditions.below(around, sensePoint, "hard cut-off", cutOffVolts, 0)));
     }
 
     @Override

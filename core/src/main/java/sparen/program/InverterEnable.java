@@ -51,13 +51,13 @@ public record InverterEnable(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition inHours = Ways.within(around, hours);
+        Condition inHours = RuleConditions.within(around, hours);
         return SwitchLogic.startsOff(
-                List.of(Ways.above(around, sensePoint, "enable", onVolts, onDelaySeconds)
+                List.of(RuleConditions.above(around, sensePoint, "enable", onVolts, onDelaySeconds)
                         .andOnlyIf(inHours, "in its hours")),
                 List.of(
-                        Ways.below(around, sensePoint, "disable", offVolts, offDelaySeconds),
-                        Way.when(Ways.not(inHours), 0, "its hours are over")));
+                        RuleConditions.below(around, sensePoint, "disable", offVolts, offDelaySeconds),
+                        Way.when(RuleConditions.not(inHours), 0, "its hours are over")));
     }
 
     @Override

@@ -38,12 +38,12 @@ public record LoadInFloat(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition inFloat = Ways.inStage(around.stage(charger), ChargeStage.FLOAT);
-        Way low = Ways.below(around, sensePoint, "off", offVolts, offDelaySeconds);
+        Condition inFloat = RuleConditions.inStage(around.stage(charger), ChargeStage.FLOAT);
+        Way low = RuleConditions.below(around, sensePoint, "off", offVolts, offDelaySeconds);
         return SwitchLogic.startsOff(
                 List.of(Way.when(inFloat, onDelaySeconds, "in float for " + Sentence.duration(onDelaySeconds))
-                        .andOnlyIf(Ways.not(low.when()), "")),
-                List.of(Way.when(Ways.not(inFloat), 0, "float has ended"), low));
+                        .andOnlyIf(RuleConditions.not(low.when()), "")),
+                List.of(Way.when(RuleConditions.not(inFloat), 0, "float has ended"), low));
     }
 
     @Override

@@ -41,8 +41,8 @@ public record LowBatterySignal(
     @Override
     public SwitchLogic compile(Surroundings around) {
         return SwitchLogic.startsOff(
-                List.of(Ways.below(around, sensePoint, "warning", warningVolts, warningDelaySeconds)),
-                List.of(Ways.above(around, sensePoint, "warning clears", clearsVolts, clearsDelaySeconds)));
+                List.of(RuleConditions.below(around, sensePoint, "warning", warningVolts, warningDelaySeconds)),
+                List.of(RuleConditions.above(around, sensePoint, "warning clears", clearsVolts, clearsDelaySeconds)));
     }
 
     @Override

@@ -29,7 +29,11 @@ public record NotChargedSignal(double hours, double leastAmperes) implements Rul
     public SwitchLogic compile(Surroundings around) {
         Condition charged = new Condition.AtOrAbove(Signal.BATTERY_AMPERES, leastAmperes);
         return SwitchLogic.follows(
-                Ways.not(charged), hours * 3600, 0, "not charged for " + Bounds.number(hours) + " h", "charged again");
+                RuleConditions.not(charged),
+                hours * 3600,
+                0,
+                "not charged for " + Bounds.number(hours) + " h",
+                "charged again");
     }
 
     @Override

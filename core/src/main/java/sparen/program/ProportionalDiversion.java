@@ -43,8 +43,8 @@ public record ProportionalDiversion(double startVolts, double fullVolts) impleme
     public SwitchLogic compile(Surroundings around) {
         double rest = startVolts - REST_VOLTS;
         return SwitchLogic.startsOff(
-                List.of(Ways.signal(Signal.BUS_VOLTS, "bus", true, startVolts, "V", 0)),
-                List.of(Ways.signal(Signal.BUS_VOLTS, "bus", false, rest, "V", 0)));
+                List.of(RuleConditions.signal(Signal.BUS_VOLTS, "bus", true, startVolts, "V", 0)),
+                List.of(RuleConditions.signal(Signal.BUS_VOLTS, "bus", false, rest, "V", 0)));
     }
 
     @Override

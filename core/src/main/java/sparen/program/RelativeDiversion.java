@@ -46,9 +46,9 @@ public record RelativeDiversion(
     @Override
     public SwitchLogic compile(Surroundings around) {
         return SwitchLogic.startsOff(
-                        List.of(Ways.relative(
+                        List.of(RuleConditions.relative(
                                 around, sensePoint, charger, true, "diversion on", onOffsetVolts, onDelaySeconds)),
-                        List.of(Ways.relative(
+                        List.of(RuleConditions.relative(
                                 around, sensePoint, charger, false, "diversion off", offOffsetVolts, offDelaySeconds)))
                 .onAtLeast(minimumRunSeconds);
     }

@@ -32,7 +32,11 @@ public record RemoteRequest(String request, double longestRunSeconds) implements
     @Override
     public SwitchLogic compile(Surroundings around) {
         return SwitchLogic.follows(
-                        Ways.isOne(around.request(request)), 0, 0, "requested: " + request, "the request is withdrawn")
+                        RuleConditions.isOne(around.request(request)),
+                        0,
+                        0,
+                        "requested: " + request,
+                        "the request is withdrawn")
                 .onAtMost(longestRunSeconds);
     }
 

@@ -162,11 +162,11 @@ public record Sentence(List<Part> parts) {
 
     /** Adds a span's two hours, and its days and months in words. */
     public Sentence hours(String field, DailySpan span) {
-        String told = Ways.told(span);
+        String told = RuleConditions.format(span);
         return hour(field + ".fromHour", "from", span.fromHour(), 0, 24)
                 .then(" to ")
                 .hour(field + ".toHour", "to", span.toHour(), 0, 24)
-                .then(told.substring(Ways.HOURS_LENGTH));
+                .then(told.substring(RuleConditions.HOURS_LENGTH));
     }
 
     /** Adds the choice of a charger of the site. */

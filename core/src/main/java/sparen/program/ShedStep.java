@@ -39,9 +39,9 @@ public record ShedStep(
     @Override
     public SwitchLogic compile(Surroundings around) {
         return SwitchLogic.startsOn(
-                List.of(Ways.above(around, sensePoint, "reconnect", onVolts, staggerSeconds)
-                        .andOnlyIf(Ways.isOne(around.contact(after)), "after " + around.outputName(after))),
-                List.of(Ways.below(around, sensePoint, "shed level", offVolts, offDelaySeconds)));
+                List.of(RuleConditions.above(around, sensePoint, "reconnect", onVolts, staggerSeconds)
+                        .andOnlyIf(RuleConditions.isOne(around.contact(after)), "after " + around.outputName(after))),
+                List.of(RuleConditions.below(around, sensePoint, "shed level", offVolts, offDelaySeconds)));
     }
 
     @Override

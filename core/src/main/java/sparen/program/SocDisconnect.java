@@ -50,11 +50,12 @@ public record SocDisconnect(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Way backstop = Ways.below(around, backstopSensePoint, "backstop", backstopVolts, backstopDelaySeconds);
+        Way backstop =
+                RuleConditions.below(around, backstopSensePoint, "backstop", backstopVolts, backstopDelaySeconds);
         return SwitchLogic.startsOn(
-                List.of(Ways.report(around, monitor, true, "", onPercent, onDelaySeconds)
-                        .andOnlyIf(Ways.not(backstop.when()), "")),
-                List.of(Ways.report(around, monitor, false, "", offPercent, offDelaySeconds), backstop));
+                List.of(RuleConditions.report(around, monitor, true, "", onPercent, onDelaySeconds)
+                        .andOnlyIf(RuleConditions.not(backstop.when()), "")),
+                List.of(RuleConditions.report(around, monitor, false, "", offPercent, offDelaySeconds), backstop));
     }
 
     @Override

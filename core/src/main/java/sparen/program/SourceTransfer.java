@@ -43,12 +43,13 @@ public record SourceTransfer(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Condition source = Ways.isOne(Signal.AC_PRESENT);
+        Condition source = RuleConditions.isOne(Signal.AC_PRESENT);
         return SwitchLogic.startsOn(
                 List.of(
-                        Way.when(Ways.not(source), 0, "the AC source is gone"),
-                        Ways.above(around, sensePoint, "back to battery", toBatteryVolts, toBatteryDelaySeconds)),
-                List.of(Ways.below(around, sensePoint, "transfer to AC", toAcVolts, toAcDelaySeconds)
+                        Way.when(RuleConditions.not(source), 0, "the AC source is gone"),
+                        RuleConditions.above(
+                                around, sensePoint, "back to battery", toBatteryVolts, toBatteryDelaySeconds)),
+                List.of(RuleConditions.below(around, sensePoint, "transfer to AC", toAcVolts, toAcDelaySeconds)
                         .andOnlyIf(source, "with the source there")));
     }
 

@@ -29,12 +29,12 @@ public record SunAndClock(double sunAltitudeDegrees, double eveningUntilHour, do
     @Override
     public SwitchLogic compile(Surroundings around) {
         int hour = around.hour();
-        Condition evening =
-                Ways.all(new Condition.AtOrAbove(hour, 12), Ways.not(new Condition.AtOrAbove(hour, eveningUntilHour)));
-        Condition morning =
-                Ways.all(new Condition.AtOrAbove(hour, morningFromHour), Ways.not(new Condition.AtOrAbove(hour, 12)));
+        Condition evening = RuleConditions.all(
+                new Condition.AtOrAbove(hour, 12), RuleConditions.not(new Condition.AtOrAbove(hour, eveningUntilHour)));
+        Condition morning = RuleConditions.all(
+                new Condition.AtOrAbove(hour, morningFromHour), RuleConditions.not(new Condition.AtOrAbove(hour, 12)));
         return SwitchLogic.follows(
-                Ways.all(DuskToDawn.night(sunAltitudeDegrees), Ways.any(evening, morning)),
+                RuleConditions.all(DuskToDawn.night(sunAltitudeDegrees), RuleConditions.any(evening, morning)),
                 0,
                 0,
                 "dark and within its hours",

@@ -41,10 +41,11 @@ public record SurplusByPower(
 
     @Override
     public SwitchLogic compile(Surroundings around) {
-        Way discharged =
-                Ways.signal(Signal.BATTERY_AMPERES, "battery current", false, -dischargeAmperes, "A", offDelaySeconds);
+        Way discharged = RuleConditions.signal(
+                Signal.BATTERY_AMPERES, "battery current", false, -dischargeAmperes, "A", offDelaySeconds);
         return SwitchLogic.startsOff(
-                        List.of(Ways.signal(Signal.SURPLUS_WATTS, "surplus", true, onWatts, "W", onDelaySeconds)),
+                        List.of(RuleConditions.signal(
+                                Signal.SURPLUS_WATTS, "surplus", true, onWatts, "W", onDelaySeconds)),
                         List.of(discharged))
                 .onAtLeast(minimumRunSeconds);
     }

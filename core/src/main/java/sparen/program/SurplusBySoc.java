@@ -34,8 +34,8 @@ public record SurplusBySoc(
     @Override
     public SwitchLogic compile(Surroundings around) {
         return SwitchLogic.startsOff(
-                List.of(Ways.report(around, monitor, true, "", onPercent, onDelaySeconds)),
-                List.of(Ways.report(around, monitor, false, "", offPercent, offDelaySeconds)));
+                List.of(RuleConditions.report(around, monitor, true, "", onPercent, onDelaySeconds)),
+                List.of(RuleConditions.report(around, monitor, false, "", offPercent, offDelaySeconds)));
     }
 
     @Override

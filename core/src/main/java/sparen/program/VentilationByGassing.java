@@ -48,12 +48,13 @@ public record VentilationByGassing(
     @Override
     public SwitchLogic compile(Surroundings around) {
         Condition charged = new Condition.AtOrAbove(Signal.BATTERY_AMPERES, chargingAmperes);
-        Way gassing = Ways.volts(around, sensePoint, true, "gassing", gassingVolts, 0, millivoltsPerKelvin.orElse(0.0))
+        Way gassing = RuleConditions.volts(
+                        around, sensePoint, true, "gassing", gassingVolts, 0, millivoltsPerKelvin.orElse(0.0))
                 .andOnlyIf(charged, "while charged");
         return SwitchLogic.startsOff(
                         List.of(gassing),
                         List.of(Way.when(
-                                Ways.not(gassing.when()),
+                                RuleConditions.not(gassing.when()),
                                 afterRunSeconds,
                                 "no gassing for " + Sentence.duration(afterRunSeconds))))
                 .onAtLeast(minimumRunSeconds);

@@ -53,8 +53,8 @@ public record VoltageDisconnect(
     public SwitchLogic compile(Surroundings around) {
         double moves = millivoltsPerKelvin.orElse(0.0);
         return SwitchLogic.startsOn(
-                List.of(Ways.volts(around, sensePoint, true, "LVR", lvrVolts, lvrDelaySeconds, moves)),
-                List.of(Ways.volts(around, sensePoint, false, "LVD", lvdVolts, lvdDelaySeconds, moves)));
+                List.of(RuleConditions.volts(around, sensePoint, true, "LVR", lvrVolts, lvrDelaySeconds, moves)),
+                List.of(RuleConditions.volts(around, sensePoint, false, "LVD", lvdVolts, lvdDelaySeconds, moves)));
     }
 
     @Override

@@ -61,8 +61,9 @@ public record VoltageDiversion(
     public SwitchLogic compile(Surroundings around) {
         double moves = millivoltsPerKelvin.orElse(0.0);
         return SwitchLogic.startsOff(
-                        List.of(Ways.volts(around, sensePoint, true, "diversion on", onVolts, onDelaySeconds, moves)),
-                        List.of(Ways.volts(
+                        List.of(RuleConditions.volts(
+                                around, sensePoint, true, "diversion on", onVolts, onDelaySeconds, moves)),
+                        List.of(RuleConditions.volts(
                                 around, sensePoint, false, "diversion off", offVolts, offDelaySeconds, moves)))
                 .onAtLeast(minimumRunSeconds);
     }

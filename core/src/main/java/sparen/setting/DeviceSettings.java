@@ -139,8 +139,8 @@ public final class DeviceSettings {
         boolean same = Math.abs(number - asked) < 1e-6;
         double effective = same ? wanted : tidy(number * knob.ofOurs() / scale + base);
         String range = knob.least() == knob.most()
-                ? "it is fixed at " + told(knob.least(), knob.unit())
-                : "it goes from " + told(knob.least(), knob.unit()) + " to " + told(knob.most(), knob.unit());
+                ? "it is fixed at " + format(knob.least(), knob.unit())
+                : "it goes from " + format(knob.least(), knob.unit()) + " to " + format(knob.most(), knob.unit());
         return new Setting(
                 device.id(),
                 at,
@@ -153,7 +153,7 @@ public final class DeviceSettings {
                 effective,
                 knob.needs(),
                 knob.assumed().orElse(false),
-                reaches ? Optional.empty() : Optional.of(range + "; asked for " + told(asked, knob.unit())));
+                reaches ? Optional.empty() : Optional.of(range + "; asked for " + format(asked, knob.unit())));
     }
 
     /** What the device holds of another setting of its charger. */
@@ -229,7 +229,7 @@ public final class DeviceSettings {
         return Math.rint(value * 1e6) / 1e6;
     }
 
-    private static String told(double number, String unit) {
+    private static String format(double number, String unit) {
         return (Bounds.number(Math.rint(number * 1000) / 1000) + " " + unit).strip();
     }
 }

@@ -122,10 +122,10 @@ final class OutputAtWork {
         }
         String why = alive ? "" : "the device that decides is dead";
         if (alive && automatic.isPresent() && automatic.get().settle(seconds, signals)) {
-            why = told(automatic.get(), signals);
+            why = format(automatic.get(), signals);
         }
         if (alive && protection.isPresent() && protection.get().settle(seconds, signals)) {
-            why = told(protection.get(), signals);
+            why = format(protection.get(), signals);
             if (lockout.isPresent() && !protection.get().isOn()) {
                 why += lockout.get().trip(seconds);
             }
@@ -164,11 +164,11 @@ final class OutputAtWork {
         return lockout.map(one -> one.holds(seconds)).orElse("");
     }
 
-    private static String told(Switch at, double[] signals) {
+    private static String format(Switch at, double[] signals) {
         Way way = at.lastWay();
         return way.reading().isEmpty()
                 ? way.because()
-                : way.because() + "; it reads " + way.reading().get().told(signals);
+                : way.because() + "; it reads " + way.reading().get().format(signals);
     }
 
     /** The coil lets go on a sagging bus, and needs more to pull in again than to hold. */

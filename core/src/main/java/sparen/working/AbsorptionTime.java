@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
@@ -13,13 +13,13 @@ final class AbsorptionTime implements Calculator {
     static final double MOST_HOURS = 4;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         return plan.bank().chemistry().isLeadAcid()
                 ? plan.site().controllers().stream().map(controller -> work(plan, controller))
                 : Stream.empty();
     }
 
-    private Working work(Examined plan, ChargeController controller) {
+    private Working work(PlanFacts plan, ChargeController controller) {
         double capacity = plan.bank().capacityAmpereHours();
         double amperes = amperes(plan, controller);
         double hours = PlanningArithmetic.absorptionHours(capacity, amperes);
@@ -44,7 +44,7 @@ final class AbsorptionTime implements Calculator {
     }
 
     /** The current a controller charges with (A). */
-    static double amperes(Examined plan, ChargeController controller) {
+    static double amperes(PlanFacts plan, ChargeController controller) {
         return PlanningArithmetic.chargeAmperes(
                 plan.peakWatts(controller),
                 controller.efficiency(),

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.Optional;
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
@@ -15,7 +15,7 @@ final class AcInput implements Calculator {
     private static final double GENERATOR = 0.9;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         if (plan.site().inverter().flatMap(Inverter::transfer).isEmpty()
                 || plan.site().acSources().isEmpty()) {
             return Stream.empty();

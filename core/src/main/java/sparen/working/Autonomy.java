@@ -1,7 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.program.Level;
 
 /** Days the battery carries the site without any charge, from full to its floor. */
@@ -10,7 +10,7 @@ final class Autonomy implements Calculator {
     private static final double LITHIUM_FLOOR = 0.2;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         double aged = plan.bank().ageing().map(one -> one.capacityFraction()).orElse(1.0);
         double floor = plan.levels(Level.Role.DISCONNECT_SOC)
                 .mapToDouble(placed -> placed.value() / 100)

@@ -1,14 +1,14 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 
 /** What the cable of a load on the main bus takes at its worst draw. Resistance by IEC 60228, see {@link sparen.site.Cable}. */
 final class CableDropOfLoad implements Calculator {
     private static final double CELSIUS = 20;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         return plan.site().loads().stream()
                 .filter(load -> load.feed().isEmpty() && load.cable().loopOhms(CELSIUS) > 0)
                 .map(load -> {

@@ -1,13 +1,13 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.program.Level;
 
 /** A level said for a cell and as its 12 V number, for comparing with what is known of other banks. Setpoints scale with the number of cells. */
 final class CellScaling implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         int cells = plan.bank().cellsInSeries();
         int of12 = plan.bank().chemistry().cellsOf12Volts();
         return plan.levels(Level.Role.values())

@@ -3,14 +3,14 @@ package sparen.working;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 
 /** The most a charger may be set to: what the batteries bear, its conductor and fuse, and its hardware. */
 final class ChargeCurrentCeiling implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         double borne = plan.chargeAmperesBorne();
         double share = plan.bank().chemistry().isLithium() ? 0.5 : 0.2;
         double batteries =

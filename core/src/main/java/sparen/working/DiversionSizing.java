@@ -1,14 +1,14 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.site.Load;
 
 /** Power and resistance of a diversion load that has to take the arrays; 150 % where it is the only regulation (NEC 690.72(B) before 2017, from memory). */
 final class DiversionSizing implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         double peak =
                 plan.site().controllers().stream().mapToDouble(plan::peakWatts).sum();
         double volts = plan.highestRegulation();

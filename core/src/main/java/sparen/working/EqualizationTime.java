@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.quantity.Bounds;
@@ -12,7 +12,7 @@ import sparen.site.Chemistry;
 /** Equalization lasts one half to two thirds of absorption; flooded batteries only. Common practice, no source. */
 final class EqualizationTime implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         return plan.bank().chemistry() != Chemistry.FLOODED
                 ? Stream.empty()
                 : plan.site().controllers().stream().map(controller -> {

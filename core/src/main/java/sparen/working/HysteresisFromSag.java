@@ -2,8 +2,8 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.Examined;
-import sparen.check.Examined.Placed;
+import sparen.check.PlanFacts;
+import sparen.check.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
@@ -13,12 +13,12 @@ final class HysteresisFromSag implements Calculator {
     private static final double ROOM = 1.25;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         return plan.levels(Level.Role.DISCONNECT, Level.Role.SHED)
                 .flatMap(low -> plan.partner(low, Level.Role.RECONNECT).stream().map(high -> work(plan, low, high)));
     }
 
-    private Working work(Examined plan, Placed low, Placed high) {
+    private Working work(PlanFacts plan, LevelOfOutput low, LevelOfOutput high) {
         double amperes = plan.worstAmperes(low.output(), low.value());
         double celsius = plan.coldestBatteryCelsius();
         double ohms = plan.battery().settledOhms() * plan.battery().resistanceFactor(celsius);

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 
@@ -11,7 +11,7 @@ final class MonitorSettings implements Calculator {
     private static final double TAIL = 0.03;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         double aged = plan.bank().ageing().map(one -> one.capacityFraction()).orElse(1.0);
         double capacity = Math.round(plan.bank().capacityAmpereHours() * aged);
         double full = Math.round((plan.highestRegulation() - 0.15 * plan.site().nominalVolts() / 12) * 10) / 10.0;

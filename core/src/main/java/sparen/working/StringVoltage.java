@@ -1,14 +1,14 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.site.SolarArray;
 import sparen.sun.ColdMorning;
 
 /** String voltage on the coldest night, by the table and by the sheet; see {@link ColdMorning}. */
 final class StringVoltage implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         double cold = Math.max(-40, plan.coldestAirCelsius());
         return plan.site().arrays().stream()
                 .filter(array -> array.string().isPresent())

@@ -1,14 +1,14 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.site.Chemistry;
 
 /** Air and openings for a battery room: Q = 0.05 n I C / 1000, A = 28 Q; EN IEC 62485-2, from memory. */
 final class VentilationAir implements Calculator {
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         if (!plan.bank().chemistry().isLeadAcid()) {
             return Stream.empty();
         }

@@ -37,10 +37,10 @@ public final class WhyNot {
                 .filter(one -> one.id().equals(output))
                 .findFirst()
                 .orElseThrow();
-        return figures.switchings() > 0 ? Optional.empty() : Optional.of(new WhyNot(run).told(named, figures));
+        return figures.switchings() > 0 ? Optional.empty() : Optional.of(new WhyNot(run).format(named, figures));
     }
 
-    private String told(Output output, OutputFigures figures) {
+    private String format(Output output, OutputFigures figures) {
         if (output.testForce() != TestForce.NONE) {
             return "a test force holds it";
         }

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.List;
 import java.util.stream.Stream;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
@@ -14,7 +14,7 @@ final class WindowLength implements Calculator {
     private static final double INTO = 0.9;
 
     @Override
-    public Stream<Working> work(Examined plan) {
+    public Stream<Working> work(PlanFacts plan) {
         if (plan.site().inverter().flatMap(Inverter::charger).isEmpty()) {
             return Stream.empty();
         }

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.List;
 import java.util.Map;
-import sparen.check.Examined;
+import sparen.check.PlanFacts;
 import sparen.format.Profile;
 import sparen.program.Plan;
 
@@ -27,7 +27,7 @@ public final class Workings {
 
     /** All that can be worked out for a plan. */
     public static List<Working> of(Plan plan, Map<String, Profile> profiles) {
-        Examined examined = new Examined(plan, profiles);
+        PlanFacts examined = new PlanFacts(plan, profiles);
         return ALL.stream().flatMap(calculator -> calculator.work(examined)).toList();
     }
 }

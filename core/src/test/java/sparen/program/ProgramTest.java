@@ -189,7 +189,7 @@ public class ProgramTest {
         signals[Signal.BUS_VOLTS] = 11.71;
         assertTrue(!logic.turnsOff().get(0).when().holds(signals));
         assertEquals(logic.turnsOff().get(0).because(), "p at or below LVD 11.5 V");
-        assertEquals(logic.turnsOff().get(0).reading().orElseThrow().told(signals), "11.510 V");
+        assertEquals(logic.turnsOff().get(0).reading().orElseThrow().format(signals), "11.510 V");
     }
 
     @Test

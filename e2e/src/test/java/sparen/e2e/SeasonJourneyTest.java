@@ -200,7 +200,7 @@ public class SeasonJourneyTest extends BrowserTest {
         assertThat(page.getByText("Suggested by the latitude alone")).isVisible();
         october.fill("0.1");
         october.press("Tab");
-        assertThat(page.getByText("As told here.")).isVisible();
+        assertThat(page.getByText("As set here.")).isVisible();
         assertThat(lowest).not().hasText(aged);
         button(page, "As the latitude suggests").click();
         button(page, "As the site tells").click();

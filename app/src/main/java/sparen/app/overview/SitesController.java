@@ -183,14 +183,14 @@ class SitesController {
         Optional<PlanInList> plan = Optional.empty();
         Optional<String> unreadable = Optional.empty();
         try {
-            plan = plans.latest(site.id()).map(loaded -> told(site.id(), loaded));
+            plan = plans.latest(site.id()).map(loaded -> format(site.id(), loaded));
         } catch (UnreadablePlan broken) {
             unreadable = Optional.of(broken.getMessage());
         }
         return new SiteInList(site.id(), site.name(), site.state(), site.benchTest(), site.upkeep(), plan, unreadable);
     }
 
-    private PlanInList told(String siteId, PlanService.Loaded loaded) {
+    private PlanInList format(String siteId, PlanService.Loaded loaded) {
         Plan plan = loaded.plan();
         return new PlanInList(
                 loaded.revision(),

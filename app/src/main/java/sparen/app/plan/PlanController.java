@@ -101,7 +101,7 @@ class PlanController {
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     LoadedRevision latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
-        return told(plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of this site")));
+        return format(plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of this site")));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions")
@@ -113,7 +113,7 @@ class PlanController {
     @GetMapping("/api/sites/{siteId}/revisions/{number}")
     LoadedRevision revision(@PathVariable String siteId, @PathVariable int number) {
         sites.mustExist(siteId);
-        return told(plans.revision(siteId, number));
+        return format(plans.revision(siteId, number));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/{number}/document")
@@ -126,7 +126,8 @@ class PlanController {
     @ResponseStatus(HttpStatus.CREATED)
     LoadedRevision save(@PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
         sites.mustExist(siteId);
-        return told(plans.save(siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
+        return format(
+                plans.save(siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
     }
 
     /** What is different in one revision from another, in sentences. */
@@ -176,7 +177,7 @@ class PlanController {
                 output.clock().map(DeviceClock::sentence));
     }
 
-    private static LoadedRevision told(PlanService.Loaded loaded) {
+    private static LoadedRevision format(PlanService.Loaded loaded) {
         return new LoadedRevision(loaded.revision(), loaded.plan());
     }
 }

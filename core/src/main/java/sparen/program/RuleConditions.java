@@ -16,17 +16,17 @@ import sparen.site.DailySpan;
 import sparen.site.SensePoint;
 
 /** Turns what a rule says of readings, reports and hours into ways of its switch. */
-final class Ways {
+final class RuleConditions {
     /** Half of the finest step a monitor reports in: a reported 95 % is not missed for its binary fraction. */
     private static final double REPORT_SLACK = 1e-6;
 
     private static final double ROUNDING_SLACK = 1e-9;
     private static final double REFERENCE_CELSIUS = 25;
 
-    /** Length of the two hours at the beginning of {@link #told(DailySpan)}. */
+    /** Length of the two hours at the beginning of {@link #format(DailySpan)}. */
     static final int HOURS_LENGTH = 14;
 
-    private Ways() {}
+    private RuleConditions() {}
 
     /** A reading at a sense point is at or below a level (V), named by its term, for so long (s). */
     static Way below(Surroundings around, String sensePoint, String term, double volts, double seconds) {
@@ -197,17 +197,20 @@ final class Ways {
     }
 
     /** A span in words. */
-    static String told(DailySpan span) {
+    static String format(DailySpan span) {
         String days = span.weekdays().isEmpty()
                 ? ""
                 : " on "
                         + String.join(
-                                ", ", span.weekdays().stream().map(Ways::told).toList());
+                                ", ",
+                                span.weekdays().stream()
+                                        .map(RuleConditions::format)
+                                        .toList());
         String months = span.months().isEmpty() ? "" : " in the months " + span.months();
         return hour(span.fromHour()) + " to " + hour(span.toHour()) + days + months;
     }
 
-    private static String told(DayOfWeek day) {
+    private static String format(DayOfWeek day) {
         return day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH);
     }
 

@@ -29,7 +29,7 @@ import sparen.site.Site;
 import sparen.sun.Climate;
 
 /** A plan with what several checks need of it, worked out once. */
-public final class Examined {
+public final class PlanFacts {
     private static final double CABLE_CELSIUS = 20;
     /** A cold night is so far below the mean of the coldest month (K); judgement, no source. */
     private static final double COLD_NIGHT_KELVIN = 12;
@@ -37,7 +37,7 @@ public final class Examined {
     private final Plan plan;
     private final Plan wanted;
     private final Map<String, Profile> profiles;
-    private final List<Placed> levels = new ArrayList<>();
+    private final List<LevelOfOutput> levels = new ArrayList<>();
     private final BatteryModel battery;
     private double coldestMonth = Double.NaN;
 
@@ -46,10 +46,10 @@ public final class Examined {
      *
      * @param slot automatic or protection
      */
-    public record Placed(Output output, String slot, Rule rule, Level level) {
+    public record LevelOfOutput(Output output, String slot, Rule rule, Level level) {
         /** Path of its field. */
         public String path() {
-            return Examined.path(output, slot, level.field());
+            return PlanFacts.path(output, slot, level.field());
         }
 
         /** The level's value (V or %). */
@@ -58,7 +58,7 @@ public final class Examined {
         }
     }
 
-    public Examined(Plan plan, Map<String, Profile> profiles) {
+    public PlanFacts(Plan plan, Map<String, Profile> profiles) {
         wanted = plan;
         this.plan = DeviceSettings.asSet(plan);
         this.profiles = profiles;
@@ -72,7 +72,7 @@ public final class Examined {
     private void place(Output output, String slot, Rule rule) {
         for (Level level : rule.levels()) {
             if (level.value() > 0) {
-                levels.add(new Placed(output, slot, rule, level));
+                levels.add(new LevelOfOutput(output, slot, rule, level));
             }
         }
     }
@@ -114,36 +114,36 @@ public final class Examined {
     }
 
     /** All rules with the outputs they stand at. */
-    Stream<Placed> rules() {
+    Stream<LevelOfOutput> rules() {
         return outputs().stream()
                 .flatMap(output -> Stream.concat(
-                        output.automatic().stream().map(rule -> new Placed(output, "automatic", rule, null)),
-                        output.protection().stream().map(rule -> new Placed(output, "protection", rule, null))));
+                        output.automatic().stream().map(rule -> new LevelOfOutput(output, "automatic", rule, null)),
+                        output.protection().stream().map(rule -> new LevelOfOutput(output, "protection", rule, null))));
     }
 
     /** All levels with one of these roles. */
-    public Stream<Placed> levels(Level.Role... roles) {
+    public Stream<LevelOfOutput> levels(Level.Role... roles) {
         Set<Level.Role> wanted = Set.copyOf(Arrays.asList(roles));
         return levels.stream().filter(placed -> wanted.contains(placed.level().role()));
     }
 
     /** The level of the same rule with one of these roles. */
-    public Optional<Placed> partner(Placed of, Level.Role... roles) {
+    public Optional<LevelOfOutput> partner(LevelOfOutput of, Level.Role... roles) {
         return levels(roles)
                 .filter(other -> other.output() == of.output() && other.slot().equals(of.slot()))
                 .findFirst();
     }
 
     /** A level of voltage without its sense point's offset (V). */
-    public double trueVolts(Placed placed) {
+    public double trueVolts(LevelOfOutput placed) {
         return placed.value() - point(placed).map(SensePoint::offsetVolts).orElse(0.0);
     }
 
-    Optional<SensePoint> point(Placed placed) {
+    Optional<SensePoint> point(LevelOfOutput placed) {
         return placed.level().sensePoint().map(site()::sensePoint);
     }
 
-    public boolean isAtBattery(Placed placed) {
+    public boolean isAtBattery(LevelOfOutput placed) {
         return point(placed)
                 .map(point -> point.place() == SensePoint.Place.BATTERY_TERMINALS)
                 .orElse(false);
