@@ -38,8 +38,7 @@
           ? `“${over}” is not a time, such as 90 s or 2 min`
           : '';
     if (trouble !== '' || first === undefined || last === undefined || seconds === undefined) return;
-    if (from.trim() !== '') await bench.turn(knob, first / scale);
-    await bench.turn(knob, last / scale, seconds);
+    await bench.turn(knob, last / scale, seconds, from.trim() === '' ? undefined : first / scale);
   }
 </script>
 

@@ -35,11 +35,15 @@ export class Bench {
     readonly plan: () => Plan | undefined,
   ) {}
 
-  /** Turns a knob now, at once or evenly over a time (s). What was to come of other knobs stays. */
-  async turn(knob: string, value: number, overSeconds = 0) {
+  /**
+   * Turns a knob now, at once or evenly over a time (s); from where it stands or from where is told. What was to come of other knobs stays.
+   * It is played once, so that whatever is pressed next comes after all of it.
+   */
+  async turn(knob: string, value: number, overSeconds = 0, from?: number) {
     const now = this.seconds;
     const kept = this.turns.filter((one) => one.knob !== knob || one.seconds < now || one.overSeconds === 0);
-    this.turns = [...kept, { seconds: now, knob, value, overSeconds }];
+    const first = from === undefined ? [] : [{ seconds: now, knob, value: from, overSeconds: 0 }];
+    this.turns = [...kept, ...first, { seconds: now, knob, value, overSeconds }];
     await this.play();
   }
 

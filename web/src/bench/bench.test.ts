@@ -77,6 +77,17 @@ const signal = (id: string, kind: NamedSignal['kind'], unit = '', shownTimes = 1
   rest: 0,
 });
 
+it('begins a slow turn where it is told to, and asks once for all of it', async () => {
+  const one = await bench();
+  const before = server.asked.length;
+  await one.turn('bus_volts', 11, 180, 14);
+  expect(one.turns.map((turn) => [turn.value, turn.overSeconds])).toEqual([
+    [14, 0],
+    [11, 180],
+  ]);
+  expect(server.asked.length).toBe(before + 1);
+});
+
 it('puts the knobs that most benches need first', async () => {
   const { sortedKnobs } = await import('./bench.svelte');
   const all = [
