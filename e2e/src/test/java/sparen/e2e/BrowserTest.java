@@ -175,7 +175,7 @@ abstract class BrowserTest {
 
     /** Nothing of a page is wider than its window. */
     static void assertNoSidewaysScroll(Page page) {
-        page.waitForFunction("document.documentElement.scrollWidth === document.documentElement.clientWidth");
+        page.waitForFunction("() => document.documentElement.scrollWidth === document.documentElement.clientWidth");
     }
 
     /** The accessibility rules of WCAG 2.2 AA find nothing serious on a page. */

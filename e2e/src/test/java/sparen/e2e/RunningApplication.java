@@ -14,6 +14,10 @@ import sparen.app.TestDatabase;
 final class RunningApplication {
     private static final Path JAR = Path.of("../app/target/sparen.jar").toAbsolutePath();
 
+    /** Quickly, for a test's application lives for minutes; as ./start has it where times are measured. */
+    private static final String COMPILING =
+            Boolean.getBoolean("sparen.as-served") ? "-XX:+TieredCompilation" : "-XX:TieredStopAtLevel=1";
+
     private final TestDatabase database;
     private final int port = TestDatabase.freePort();
     private Process process;
@@ -24,15 +28,8 @@ final class RunningApplication {
 
     void start() {
         try {
-            ProcessBuilder builder =
-                    // Compiled once and quickly: a test's application lives for minutes.
-                    new ProcessBuilder(
-                            "java",
-                            "-XX:+UseSerialGC",
-                            "-XX:TieredStopAtLevel=1",
-                            "-jar",
-                            JAR.toString(),
-                            "--sparen.demo=true");
+            ProcessBuilder builder = new ProcessBuilder(
+                    "java", "-XX:+UseSerialGC", COMPILING, "-jar", JAR.toString(), "--sparen.demo=true");
             builder.environment().put("SPAREN_PORT", String.valueOf(port));
             builder.environment().put("SPAREN_DB_PORT", String.valueOf(database.port()));
             process = builder.redirectErrorStream(true)

@@ -127,12 +127,12 @@ public class WebBenchmark extends BrowserTest {
         double[] shown = new double[7];
         for (int i = -1; i < shown.length; i++) {
             exact(page, "days").selectOption("14");
-            page.waitForFunction("document.querySelector('[data-run]')?.dataset.to == 14 * 86400");
+            page.waitForFunction("() => document.querySelector('[data-run]')?.dataset.to == 14 * 86400");
             String before = tape.getAttribute("data-run");
             long clicked = System.nanoTime();
             exact(page, "days").selectOption("365");
             page.waitForFunction(
-                    "before => { const tape = document.querySelector('[data-run]')?.dataset; return tape.to == " + YEAR
+                    "before => { const tape = document.querySelector('[data-run]')?.dataset; return tape?.to == " + YEAR
                             + " && tape.run !== before; }",
                     before);
             if (i >= 0) {
