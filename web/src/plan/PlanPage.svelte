@@ -83,7 +83,7 @@
     <div class="m-4 border-l-4 border-danger bg-raised p-3 md:m-6" role="status">
       <p class="font-bold">As it stands this cannot be saved:</p>
       <ul>
-        {#each editor.refused as one (one.pointer)}
+        {#each editor.refused as one, i (i)}
           <li>{namedAt(plan, one.pointer)}: {one.detail}</li>
         {/each}
       </ul>

@@ -166,13 +166,13 @@ public final class Signals {
         double low = Math.round(nominalVolts * 0.7);
         double high = Math.round(nominalVolts * 1.4);
         return switch (kind) {
-            case VOLTAGE, REGULATION -> new NamedSignal(id, name, kind, "V", 1, low, high, 0.01, rest);
-            case ARRAY_VOLTAGE -> new NamedSignal(id, name, kind, "V", 1, 0, 200, 1, rest);
-            case CHARGE -> new NamedSignal(id, name, kind, "%", 100, 0, 1, 0.01, rest);
-            case HOUR -> new NamedSignal(id, name, kind, "h", 1, 0, 23.99, 0.25, rest);
-            case TEMPERATURE -> new NamedSignal(id, name, kind, "°C", 1, -30, 60, 1, rest);
-            case CURRENT -> new NamedSignal(id, name, kind, "A", 1, -100, 100, 1, rest);
-            case LOAD_POWER, POWER -> new NamedSignal(id, name, kind, "W", 1, 0, MOST_WATTS, 10, rest);
+            case VOLTAGE, REGULATION -> new NamedSignal(id, name, kind, Unit.VOLTS.symbol(), 1, low, high, 0.01, rest);
+            case ARRAY_VOLTAGE -> new NamedSignal(id, name, kind, Unit.VOLTS.symbol(), 1, 0, 200, 1, rest);
+            case CHARGE -> new NamedSignal(id, name, kind, Unit.PERCENT.symbol(), 100, 0, 1, 0.01, rest);
+            case HOUR -> new NamedSignal(id, name, kind, Unit.HOURS.symbol(), 1, 0, 23.99, 0.25, rest);
+            case TEMPERATURE -> new NamedSignal(id, name, kind, Unit.CELSIUS.symbol(), 1, -30, 60, 1, rest);
+            case CURRENT -> new NamedSignal(id, name, kind, Unit.AMPERES.symbol(), 1, -100, 100, 1, rest);
+            case LOAD_POWER, POWER -> new NamedSignal(id, name, kind, Unit.WATTS.symbol(), 1, 0, MOST_WATTS, 10, rest);
             case STAGE -> new NamedSignal(id, name, kind, "", 1, 0, ChargeStage.values().length - 1, 1, rest);
             case PRESENT, FAULT, REQUEST, CONTACT -> new NamedSignal(id, name, kind, "", 1, 0, 1, 1, rest);
             default -> throw new IllegalArgumentException(kind + " is made by itself");

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 
@@ -52,11 +53,7 @@ public enum Unit {
 
     private record End(String text, Unit unit) {
         boolean ends(String field) {
-            return field.endsWith(text) || field.equalsIgnoreCase(text) || field.equals(lower(text));
-        }
-
-        private static String lower(String text) {
-            return text.substring(0, 1).toLowerCase(Locale.ROOT) + text.substring(1);
+            return field.endsWith(text) || field.equalsIgnoreCase(text);
         }
     }
 
@@ -88,11 +85,11 @@ public enum Unit {
 
     /** The unit of a field by its name; {@link #NONE} where that says none. */
     public static Unit of(String field) {
-        return ENDS.stream()
-                .filter(end -> end.ends(field))
-                .map(End::unit)
-                .findFirst()
-                .orElse(NONE);
+        return end(field).map(End::unit).orElse(NONE);
+    }
+
+    private static Optional<End> end(String field) {
+        return ENDS.stream().filter(end -> end.ends(field)).findFirst();
     }
 
     /** The unit of the number at a path, by its last step. */
@@ -102,10 +99,8 @@ public enum Unit {
 
     /** A field's name in lower-case words without its unit: oneWayMetres is one way; volts, which is nothing else, is volts. */
     public static String words(String field) {
-        String bare = ENDS.stream()
-                .filter(end -> end.ends(field))
+        String bare = end(field)
                 .map(end -> field.substring(0, field.length() - end.text().length()))
-                .findFirst()
                 .orElse(field);
         List<String> words = new ArrayList<>();
         Matcher matcher = WORD.matcher(bare.isEmpty() ? field : bare);
@@ -115,7 +110,7 @@ public enum Unit {
         return String.join(" ", words);
     }
 
-    /** A number with its unit, as a person writes it: no exponent, no more than nine digits, a blank before the unit. */
+    /** A number with its unit, as a person writes it: no exponent, no more than twelve digits, a blank before the unit. */
     public String format(double number) {
         return symbol.isEmpty() ? Bounds.number(number) : Bounds.number(number) + " " + symbol;
     }

@@ -23,9 +23,6 @@ import tools.jackson.databind.JsonNode;
 /** Asks for runs and studies of several runs, tells how far they are and what came of them. Short runs are done at once. */
 @RestController
 class RunsController {
-    /** Up to so many days a run is done while one waits. */
-    private static final int SHORT_DAYS = 31;
-
     private static final int LATEST = 12;
 
     private final WorkService works;
@@ -72,7 +69,7 @@ class RunsController {
     WorkView run(@PathVariable String siteId, @RequestBody RunInputs inputs, Authentication who) {
         sites.mustExist(siteId);
         return view(
-                inputs.days() <= SHORT_DAYS
+                inputs.days() <= SeasonController.MOST_DAYS
                         ? works.doNow(siteId, RunWork.NAME, inputs, who.getName())
                         : works.begin(siteId, RunWork.NAME, inputs, who.getName()));
     }

@@ -20,7 +20,8 @@ import sparen.sun.Climate;
 /** Runs a plan while it is edited and answers with what the small tape shows. Nothing of it is kept. */
 @RestController
 class SeasonController {
-    private static final int MOST_DAYS = 31;
+    /** The longest run that is done while one waits. */
+    static final int MOST_DAYS = 31;
 
     private final Runs runs;
     private final SiteService sites;
