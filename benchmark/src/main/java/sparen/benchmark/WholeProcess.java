@@ -11,16 +11,16 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import sparen.bench.BenchScript;
+import sparen.bench.LiveBench;
 import sparen.check.Checks;
 import sparen.format.ProfileReader;
 import sparen.measure.Machine;
 import sparen.program.Plan;
-import sparen.simulation.BenchScript;
-import sparen.simulation.LiveBench;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.ReferenceComparison;
-import sparen.simulation.RunResult;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 
 /**
  * Prints for each demo site: milliseconds per site-year on one core (first, minimum, median), nanoseconds a step, bytes allocated a run,

@@ -12,9 +12,9 @@ import org.openjdk.jmh.annotations.Scope;
 import org.openjdk.jmh.annotations.Setup;
 import org.openjdk.jmh.annotations.State;
 import org.openjdk.jmh.annotations.Warmup;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 
 /** A year of a demo site, its inputs worked out beforehand. */
 @State(Scope.Benchmark)

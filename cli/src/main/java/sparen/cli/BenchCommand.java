@@ -9,13 +9,13 @@ import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
+import sparen.bench.AutoBench;
+import sparen.bench.BenchScript;
+import sparen.bench.LiveBench;
+import sparen.bench.SupplyBench;
 import sparen.document.Documents;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
-import sparen.simulation.AutoBench;
-import sparen.simulation.BenchScript;
-import sparen.simulation.LiveBench;
-import sparen.simulation.SupplyBench;
 
 /** Plays a script of the bench, or walks every level. */
 @Command(

@@ -15,10 +15,10 @@ import sparen.document.Documents;
 import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 
 /** Prints what the checks find in a plan. */
 @Command(

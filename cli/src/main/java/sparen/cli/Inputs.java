@@ -12,6 +12,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import sparen.bench.BenchScript;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.document.PlanDocument;
@@ -20,7 +21,6 @@ import sparen.format.ProfileReader;
 import sparen.format.WeatherFile;
 import sparen.format.WeatherReader;
 import sparen.program.Plan;
-import sparen.simulation.BenchScript;
 
 /** Reads the files a command is given. */
 final class Inputs {

@@ -5,7 +5,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.time.Instant;
 import sparen.export.RunTables;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
 
 /** Writes a run's events, ledger and trace as CSV. */
 final class ResultFiles {

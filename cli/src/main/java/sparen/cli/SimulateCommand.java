@@ -14,14 +14,14 @@ import sparen.document.Documents;
 import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
-import sparen.simulation.BatteryFigures;
-import sparen.simulation.GeneratorFigures;
-import sparen.simulation.LoadFigures;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.result.BatteryFigures;
+import sparen.result.GeneratorFigures;
+import sparen.result.LoadFigures;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 
 /** Runs a plan and prints ledger and figures. */
 @Command(

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;

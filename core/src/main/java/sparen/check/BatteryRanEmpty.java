@@ -1,8 +1,9 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.Event;
+import sparen.result.RunResult;
 
 /** The battery ran empty, or could not carry its loads. */
 final class BatteryRanEmpty implements RunCheck {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Fields;
 import sparen.quantity.Unit;
 import sparen.setting.DeviceSettings;

@@ -3,8 +3,9 @@ package sparen.check;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.Event;
+import sparen.result.RunResult;
 
 /** The last line of defence acted in the run: what should have come before it did not. */
 final class BmsBeforeDisconnect implements RunCheck {

@@ -1,8 +1,9 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
 
 /** An output that switched so fast that it had to be bounded. */
 final class Chattered implements RunCheck {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** One way in which a plan can be wrong, seen from the plan alone. */
 interface Check {

@@ -4,9 +4,10 @@ import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.format.Profile;
 import sparen.program.Plan;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
 
 /** All checks. A new one is a class in a file of its own and a line here. */
 public final class Checks {

@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 

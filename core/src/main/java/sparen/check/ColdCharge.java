@@ -2,8 +2,9 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
-import sparen.program.ChargeInhibit;
+import sparen.program.rule.ChargeInhibit;
 import sparen.quantity.Fields;
 
 /** Lithium must not be charged below 0 °C; charging stops some degrees above, so that a failed heater leaves time. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
 
 /** In deep cold compensation lifts regulation above what the loads and the inverter bear. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
 
 /** Compensation without a sensor at the battery goes by the air of the room, or by a fixed number. */

@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.function.Function;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Cable;
 import sparen.site.Fuse;
 

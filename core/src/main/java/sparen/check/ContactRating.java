@@ -1,6 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.ContactLoad;
+import sparen.examined.PlanFacts;
 import sparen.program.Contact;
 import sparen.program.Output;
 

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Level;
 
 /** A critical load that empties the battery for everything else, with nothing that takes any load off. */

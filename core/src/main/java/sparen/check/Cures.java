@@ -3,7 +3,7 @@ package sparen.check;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.program.Output;

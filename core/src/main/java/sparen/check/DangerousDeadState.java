@@ -2,10 +2,11 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Contact;
 import sparen.program.Level;
 import sparen.program.Output;
-import sparen.program.VentilationByGassing;
+import sparen.program.rule.VentilationByGassing;
 
 /** The position a contact takes when its device is dead must be the harmless one for its hazard. */
 final class DangerousDeadState implements Check {

@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Output;
 
 /** What decides must not be fed from behind what it controls, nor a fan from what it must cool. The chain is followed to its end. */

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.VoltageDisconnect;
+import sparen.examined.PlanFacts;
+import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Fields;
 
 /** A delay of a disconnect that is so long, or so short beside a start surge, that seconds and minutes may have been mixed up. */

@@ -1,6 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
+import sparen.examined.Tolerance;
 import sparen.program.Level;
 import sparen.site.Bms;
 

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.ChargeProgram;
 import sparen.program.Level;
 

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Load;
 
 /** A surplus load that takes less than the array throws away leaves most of it. */

@@ -1,8 +1,9 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.Ledger;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.Ledger;
+import sparen.result.RunResult;
 
 /** What was diverted came out of the battery and not out of surplus. */
 final class DivertedFromBattery implements RunCheck {

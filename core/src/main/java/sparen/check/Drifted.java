@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** A device that was read back and holds other numbers than the plan: somebody has turned a knob, or it has forgotten. */
 final class Drifted implements Check {

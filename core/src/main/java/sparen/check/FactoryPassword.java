@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Radio;
 
 /** A device with radio that still has the password it came with is open to anybody near. */

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import sparen.examined.Cure;
 import sparen.program.Dismissal;
 import sparen.program.Plan;
 

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Fields;
 
 /** Float above absorption turns the stages round. Lithium may have both the same. */

@@ -2,8 +2,9 @@ package sparen.check;
 
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.Event;
+import sparen.result.RunResult;
 
 /** A generator that gave up after its tries and waits for a hand. */
 final class GeneratorGaveUp implements RunCheck {

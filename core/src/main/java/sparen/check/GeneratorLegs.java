@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.AcSource;
 
 /** A generator of several legs behind a transfer switch of one leaves the others idle and the first overloaded. */

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.GeneratorStart;
+import sparen.examined.PlanFacts;
+import sparen.program.rule.GeneratorStart;
 import sparen.quantity.Fields;
 
 /** Fuel spent on the last percents, or on equalizing from empty, gives what the sun would have given. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Level;
 
 /** The hard cut-off lies below every delayed disconnect: it is the last, not the first. */

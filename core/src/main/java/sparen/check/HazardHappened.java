@@ -3,8 +3,9 @@ package sparen.check;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.Event;
+import sparen.result.RunResult;
 
 /** Something happened in the run that can destroy equipment. */
 final class HazardHappened implements RunCheck {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** A heater that cannot hold its level in the coldest month leaves lithium uncharged when the charge is needed most. */
 final class HeaterTooWeak implements Check {

@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.device.FittedDevice;
+import sparen.examined.PlanFacts;
 import sparen.program.Output;
 import sparen.setting.DeviceSettings;
 

@@ -1,7 +1,9 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
+import sparen.examined.Tolerance;
 import sparen.program.Level;
 
 /**

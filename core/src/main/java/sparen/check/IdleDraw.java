@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Inverter;
 
 /** What the inverter and other devices draw for themselves, day and night, against what the arrays bring in the dark month. */

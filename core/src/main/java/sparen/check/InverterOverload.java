@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.List;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Load;
 
 /** Loads of together more than the inverter carries, or a start surge beyond it. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** A bank of unusual cell count can reach beyond the window in which the inverter works. */
 final class InverterWindowCutsRange implements Check {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Wish;
 
 /** What is wired past the shunt drains the battery and is not counted. */

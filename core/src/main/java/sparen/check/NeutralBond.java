@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** In every state of operation there is exactly one bond of neutral and earth: none leaves faults undetected, two send currents through the earth. */
 final class NeutralBond implements Check {

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.RunResult;
 
 /** Surplus was thrown away while an output that is there to use it never closed. */
 final class NeverDiverted implements RunCheck {

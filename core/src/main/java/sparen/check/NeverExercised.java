@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.RunResult;
 
 /** An output that did not move once in a year of simulated weather: its rule is untried, or of no use. */
 final class NeverExercised implements RunCheck {

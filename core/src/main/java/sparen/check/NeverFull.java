@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.RunResult;
 
 /** A lead-acid battery that is not full for weeks sulphates; a monitor that is never synchronised drifts. */
 final class NeverFull implements RunCheck {

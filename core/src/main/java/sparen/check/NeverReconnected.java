@@ -1,9 +1,10 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Wish;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
 
 /** A load that was taken off and never came back within the run. */
 final class NeverReconnected implements RunCheck {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** Settings that stand in the plan and not yet in the device: what is simulated is not what acts. */
 final class NotSent implements Check {

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /** Where some levels move with temperature and some do not, their order can turn round in the cold. */

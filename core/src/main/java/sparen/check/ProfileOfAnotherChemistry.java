@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.Map;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.Chemistry;
 
 /** Absorption that does not suit the chemistry: a factory profile left as it came. Usual voltages of a cell, common practice, no source; the maker decides. */

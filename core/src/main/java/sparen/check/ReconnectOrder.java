@@ -2,7 +2,8 @@ package sparen.check;
 
 import java.util.Map;
 import java.util.stream.Stream;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 
 /** Each level that gives back must lie beyond the one that takes away, or the contact turns at the very level that moved it. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Level;
 
 /** A reconnect level above what charging reaches never brings the load back. */

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Fields;
 
 /** Regulation above what the battery's maker allows. */

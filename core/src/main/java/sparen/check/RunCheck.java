@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.simulation.RunResult;
+import sparen.examined.PlanFacts;
+import sparen.result.RunResult;
 
 /** One way in which a run can show that a plan is wrong. */
 interface RunCheck {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** In search mode a load below the threshold is not noticed, and not served. */
 final class SearchMissesLoads implements Check {

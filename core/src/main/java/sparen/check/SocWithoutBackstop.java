@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.SocDisconnect;
+import sparen.examined.PlanFacts;
+import sparen.program.rule.SocDisconnect;
 import sparen.quantity.Fields;
 
 /** A monitor can be wrong; a disconnect that trusts it alone lets the battery die by a wrong count. */

@@ -2,12 +2,13 @@ package sparen.check;
 
 import java.util.List;
 import java.util.stream.Stream;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.power.PlanningArithmetic;
 import sparen.program.Output;
-import sparen.program.ProportionalDiversion;
-import sparen.program.RelativeDiversion;
-import sparen.program.VoltageDiversion;
+import sparen.program.rule.ProportionalDiversion;
+import sparen.program.rule.RelativeDiversion;
+import sparen.program.rule.VoltageDiversion;
 
 /** Where diversion is the only regulation of a source it must take 150 % of it, and a second independent means is asked for: NEC 690.72(B) as it stood before 2017, from memory. Local codes decide. */
 final class SoleDiversion implements Check {

@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.site.SolarArray;
 import sparen.sun.ColdMorning;
 

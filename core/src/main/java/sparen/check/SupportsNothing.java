@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** An output with a protection but nothing behind its contact, or an automatic wish that is switched off. */
 final class SupportsNothing implements Check {

@@ -1,7 +1,8 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.VoltageDisconnect;
+import sparen.examined.PlanFacts;
+import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 

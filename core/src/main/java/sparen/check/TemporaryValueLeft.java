@@ -1,6 +1,7 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 
 /** A setting changed for a test has to be put back before leaving. */
 final class TemporaryValueLeft implements Check {

@@ -3,10 +3,11 @@ package sparen.check;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
-import sparen.program.GeneratorStart;
+import sparen.examined.PlanFacts;
 import sparen.program.Rule;
-import sparen.program.SocDisconnect;
-import sparen.program.SurplusBySoc;
+import sparen.program.rule.GeneratorStart;
+import sparen.program.rule.SocDisconnect;
+import sparen.program.rule.SurplusBySoc;
 
 /** Two devices that count for themselves drift apart: what one calls full the other calls low. */
 final class TwoCounters implements Check {

@@ -2,10 +2,11 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
-import sparen.program.ClockSchedule;
-import sparen.program.InverterEnable;
-import sparen.program.SourceTransfer;
+import sparen.program.rule.ClockSchedule;
+import sparen.program.rule.InverterEnable;
+import sparen.program.rule.SourceTransfer;
 import sparen.site.Inverter;
 
 /** A schedule or a transfer by an output beside windows or priorities of the inverter itself: two hands on one wheel. */

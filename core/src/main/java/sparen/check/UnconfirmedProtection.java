@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.Map;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.Origin;
 
 /** A guess in a number that protects. */

@@ -1,9 +1,10 @@
 package sparen.check;
 
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.program.Level;
-import sparen.program.VentilationByGassing;
+import sparen.program.rule.VentilationByGassing;
 import sparen.site.Chemistry;
 
 /** A battery that gasses needs air: Q = 0.05 n I C / 1000, EN IEC 62485-2, from memory; see {@link sparen.power.PlanningArithmetic}. */

@@ -1,11 +1,12 @@
 package sparen.check;
 
 import java.util.stream.Stream;
-import sparen.program.ClockSchedule;
+import sparen.examined.PlanFacts;
 import sparen.program.DeviceClock;
-import sparen.program.GeneratorStart;
-import sparen.program.InverterEnable;
-import sparen.program.SunAndClock;
+import sparen.program.rule.ClockSchedule;
+import sparen.program.rule.GeneratorStart;
+import sparen.program.rule.InverterEnable;
+import sparen.program.rule.SunAndClock;
 
 /** A schedule on a clock that forgets the time at every power-down. */
 final class VolatileClock implements Check {

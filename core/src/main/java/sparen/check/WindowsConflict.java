@@ -3,6 +3,7 @@ package sparen.check;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.site.DailySpan;

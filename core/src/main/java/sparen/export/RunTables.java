@@ -4,11 +4,11 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
-import sparen.simulation.DayFigures;
-import sparen.simulation.Event;
-import sparen.simulation.Ledger;
-import sparen.simulation.RunResult;
-import sparen.simulation.Trace;
+import sparen.result.DayFigures;
+import sparen.result.Event;
+import sparen.result.Ledger;
+import sparen.result.RunResult;
+import sparen.result.Trace;
 
 /** A run as tables: comma-separated, RFC 4180, UTF-8, a heading with units, decimal points, times in UTC. All of it is simulated. */
 public final class RunTables {

@@ -68,16 +68,19 @@ public record Level(
         }
     }
 
-    static Level volts(String field, String term, Role role, double volts, String sensePoint) {
+    /** A voltage (V) read at a sense point; null for none. */
+    public static Level volts(String field, String term, Role role, double volts, String sensePoint) {
         return new Level(field, term, role, volts, Optional.ofNullable(sensePoint), 0);
     }
 
-    static Level volts(
+    /** A voltage (V) that moves with the battery's temperature. */
+    public static Level volts(
             String field, String term, Role role, double volts, String sensePoint, Optional<Double> perKelvin) {
         return new Level(field, term, role, volts, Optional.ofNullable(sensePoint), perKelvin.orElse(0.0));
     }
 
-    static Level percent(String field, String term, Role role, double percent) {
+    /** A state of charge (%) a monitor reports. */
+    public static Level percent(String field, String term, Role role, double percent) {
         return new Level(field, term, role, percent, Optional.empty(), 0);
     }
 }

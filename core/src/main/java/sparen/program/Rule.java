@@ -2,6 +2,7 @@ package sparen.program;
 
 import java.util.List;
 import sparen.logic.SwitchLogic;
+import sparen.program.rule.Rules;
 
 /**
  * A rule of an output. Each kind is one record in a file of its own: its data, how it acts, how it is said, and what is usual. {@link

@@ -1,7 +1,9 @@
 package sparen.program;
 
+import java.time.format.TextStyle;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Collectors;
 import sparen.quantity.Bounds;
@@ -160,13 +162,32 @@ public record Sentence(List<Part> parts) {
         return number(field, label, value, "h", 0.25, 1, least, most);
     }
 
+    /** A span in words. */
+    public static String span(DailySpan span) {
+        return clock(span.fromHour()) + " to " + clock(span.toHour()) + days(span);
+    }
+
+    private static String days(DailySpan span) {
+        List<String> weekdays = span.weekdays().stream()
+                .map(day -> day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
+                .toList();
+        String days = weekdays.isEmpty() ? "" : " on " + String.join(", ", weekdays);
+        String months = span.months().isEmpty() ? "" : " in the months " + span.months();
+        return days + months;
+    }
+
+    /** An hour of the day as a clock shows it. */
+    public static String clock(double hours) {
+        long minutes = Math.round(hours * 60);
+        return String.format(Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
+    }
+
     /** Adds a span's two hours, and its days and months in words. */
     public Sentence hours(String field, DailySpan span) {
-        String told = RuleConditions.format(span);
         return hour(field + ".fromHour", "from", span.fromHour(), 0, 24)
                 .then(" to ")
                 .hour(field + ".toHour", "to", span.toHour(), 0, 24)
-                .then(told.substring(RuleConditions.HOURS_LENGTH));
+                .then(days(span));
     }
 
     /** Adds the choice of a charger of the site. */

@@ -7,6 +7,8 @@ import sparen.power.AcSide;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
+import sparen.result.Event;
+import sparen.result.PartEvent;
 import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
 import sparen.site.Inverter;

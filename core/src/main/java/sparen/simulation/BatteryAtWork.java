@@ -6,6 +6,7 @@ import sparen.battery.BatteryCircuit;
 import sparen.battery.BatteryModel;
 import sparen.battery.BmsAtWork;
 import sparen.power.BatteryBranch;
+import sparen.result.Event;
 import sparen.series.Series;
 import sparen.site.Ageing;
 import sparen.site.BatteryBank;

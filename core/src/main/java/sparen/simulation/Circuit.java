@@ -12,6 +12,8 @@ import sparen.power.ChargeRegulator.BmsRequest;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
+import sparen.result.Event;
+import sparen.result.PartEvent;
 import sparen.site.BatteryMonitor;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;

@@ -2,6 +2,8 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
+import sparen.result.DayFigures;
+import sparen.result.Ledger;
 
 /** Cuts a run into local days. */
 final class DayMeter {

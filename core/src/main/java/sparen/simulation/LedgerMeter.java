@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import sparen.power.ChargeRegulator;
+import sparen.result.Ledger;
 import sparen.series.Series;
 
 /** Adds up a {@link Ledger} step by step, and the mean powers of each step for the trace. */

@@ -1,5 +1,6 @@
 package sparen.simulation;
 
+import sparen.result.LoadFigures;
 import sparen.site.Consumption;
 import sparen.site.Load;
 

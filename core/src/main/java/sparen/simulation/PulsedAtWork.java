@@ -4,7 +4,7 @@ import java.util.stream.Stream;
 import sparen.power.BusBalance;
 import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.ProportionalDiversion;
+import sparen.program.rule.ProportionalDiversion;
 import sparen.site.Consumption;
 import sparen.site.Load;
 

@@ -3,6 +3,8 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import sparen.result.Trace;
+import sparen.result.Window;
 import sparen.series.Series;
 
 /**

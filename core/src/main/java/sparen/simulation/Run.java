@@ -5,10 +5,17 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import sparen.logic.Signal;
+import sparen.output.EventLog;
+import sparen.output.OutputAtWork;
 import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.result.Event;
+import sparen.result.GeneratorFigures;
+import sparen.result.PartEvent;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.series.Series;
 
 /** One run at work: the stepping, the search for events and what they set off. */

@@ -5,6 +5,7 @@ import java.util.BitSet;
 import java.util.List;
 import java.util.stream.Stream;
 import sparen.logic.Signal;
+import sparen.output.OutputAtWork;
 import sparen.power.ChargeRegulator;
 import sparen.program.Surroundings;
 import sparen.series.Series;

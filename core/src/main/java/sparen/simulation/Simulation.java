@@ -5,6 +5,9 @@ import java.util.Optional;
 import java.util.function.Supplier;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
+import sparen.result.DayFigures;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.setting.DeviceSettings;
 
 /** Runs scenarios. Runs share nothing, so any number may go on at once. */

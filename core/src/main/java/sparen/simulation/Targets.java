@@ -3,6 +3,7 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import sparen.output.OutputAtWork;
 import sparen.power.EngineGenerator;
 import sparen.program.Output;
 import sparen.site.Load;

@@ -2,6 +2,8 @@ package sparen.simulation;
 
 import java.util.Arrays;
 import java.util.List;
+import sparen.result.Trace;
+import sparen.result.Window;
 import sparen.series.Series;
 
 /** Gathers a {@link Trace} while a run goes on. */

@@ -3,6 +3,7 @@ package sparen.simulation;
 import java.util.Arrays;
 import java.util.Optional;
 import sparen.battery.Rainflow;
+import sparen.result.BatteryFigures;
 
 /** Gathers what wears a battery while a run goes on: turning points of the state of charge, and time spent where it should not be. */
 final class WearMeter {

@@ -11,7 +11,7 @@
  *   <li>A switching moves the bus voltage and with it other conditions at the same instant. They settle in a stated order:
  *       chargers in the site's order, then batteries' BMS, converters, tanks, fuses, monitors and the AC side, then outputs in the
  *       program's order, the balance solved anew after each change.
- *   <li>Chatter is bounded: an output that has switched {@value sparen.simulation.OutputAtWork#CHATTER_SWITCHINGS} times within
+ *   <li>Chatter is bounded: an output that has switched {@value sparen.output.OutputAtWork#CHATTER_SWITCHINGS} times within
  *       a second is reported, and from then on keeps each state for a second at least.
  *   <li>Time always moves on: no step is shorter than a microsecond, save to a due timer. A run that makes 20,000 steps within a
  *       second of its time is broken off with a report of what holds it.

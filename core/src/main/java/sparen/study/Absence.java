@@ -15,10 +15,10 @@ import sparen.check.Checks;
 import sparen.check.Severity;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 import sparen.site.Load;
 
 /**

@@ -7,9 +7,9 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
-import sparen.simulation.DayFigures;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.result.DayFigures;
+import sparen.result.Event;
+import sparen.result.RunResult;
 
 /** How an event of a run came about: what happened just before it, where its subject stood, and what the days before had brought. */
 public final class Chain {

@@ -5,13 +5,13 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
-import sparen.program.Changes;
 import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.simulation.GeneratorFigures;
-import sparen.simulation.Ledger;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.result.GeneratorFigures;
+import sparen.result.Ledger;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
+import sparen.revision.Changes;
 import sparen.site.Load;
 
 /**

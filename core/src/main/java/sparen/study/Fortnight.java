@@ -3,7 +3,7 @@ package sparen.study;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
-import sparen.simulation.DayFigures;
+import sparen.result.DayFigures;
 
 /**
  * Fourteen days on end.

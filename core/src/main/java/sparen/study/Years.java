@@ -6,12 +6,12 @@ import java.util.Optional;
 import java.util.function.Consumer;
 import java.util.function.LongFunction;
 import sparen.program.Plan;
-import sparen.simulation.GeneratorFigures;
-import sparen.simulation.Ledger;
-import sparen.simulation.RunResult;
+import sparen.result.GeneratorFigures;
+import sparen.result.Ledger;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 import sparen.site.Load;
 
 /** The same plan in several seeded years, for how much one year differs from another. */

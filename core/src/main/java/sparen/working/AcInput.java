@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.Optional;
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;

@@ -1,7 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.program.Level;
 
 /** Days the battery carries the site without any charge, from full to its floor. */

@@ -1,7 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 
 /** What the cable of a load on the main bus takes at its worst draw. Resistance by IEC 60228, see {@link sparen.site.Cable}. */
 final class CableDropOfLoad implements Calculator {

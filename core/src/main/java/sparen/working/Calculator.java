@@ -1,7 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 
 /** Something that is worked out on paper before it is programmed. */
 interface Calculator {

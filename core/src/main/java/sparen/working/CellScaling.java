@@ -1,7 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.program.Level;
 
 /** A level said for a cell and as its 12 V number, for comparing with what is known of other banks. Setpoints scale with the number of cells. */

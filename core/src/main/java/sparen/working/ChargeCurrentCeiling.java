@@ -3,7 +3,7 @@ package sparen.working;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 

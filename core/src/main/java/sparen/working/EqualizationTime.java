@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.quantity.Bounds;

@@ -2,8 +2,8 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.PlanFacts;
-import sparen.check.PlanFacts.LevelOfOutput;
+import sparen.examined.PlanFacts;
+import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.stream.Stream;
 import sparen.check.Cures;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 

@@ -10,9 +10,9 @@ import sparen.program.Rule;
 import sparen.program.TestForce;
 import sparen.program.Wish;
 import sparen.quantity.Bounds;
-import sparen.simulation.DayFigures;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.result.DayFigures;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
 
 /** Why an output stayed as it was through a whole run. */
 public final class WhyNot {

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.List;
 import java.util.stream.Stream;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;

@@ -5,7 +5,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.function.UnaryOperator;
-import sparen.check.Cure;
+import sparen.examined.Cure;
 import sparen.program.Plan;
 
 /**

@@ -2,7 +2,7 @@ package sparen.working;
 
 import java.util.List;
 import java.util.Map;
-import sparen.check.PlanFacts;
+import sparen.examined.PlanFacts;
 import sparen.format.Profile;
 import sparen.program.Plan;
 

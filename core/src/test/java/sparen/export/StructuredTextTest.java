@@ -21,10 +21,10 @@ import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.RuleKind;
-import sparen.program.Rules;
 import sparen.program.Surroundings;
 import sparen.program.Wish;
+import sparen.program.rule.RuleKind;
+import sparen.program.rule.Rules;
 import sparen.quantity.Fields;
 
 /** The text of every rule, run scan by scan by an interpreter that knows nothing of the engine, beside the engine's own switch. */

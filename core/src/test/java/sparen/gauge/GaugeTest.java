@@ -17,9 +17,9 @@ import sparen.program.FullSite;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.Rules;
 import sparen.program.Surroundings;
 import sparen.program.Wish;
+import sparen.program.rule.Rules;
 import sparen.quantity.Fields;
 
 /** The gauge has every level once, and its walls are those of the parts. */

@@ -9,6 +9,7 @@ import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.program.NamedSignal.Kind;
+import sparen.program.rule.RemoteRequest;
 import sparen.quantity.Fields;
 import sparen.site.ChargeController;
 

@@ -20,10 +20,10 @@ import sparen.program.FullSite;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
-import sparen.simulation.Event;
+import sparen.result.Event;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 import sparen.sun.DayType;
 import sparen.sun.WeatherGenerator;
 

@@ -6,6 +6,8 @@ import static org.testng.Assert.assertTrue;
 import java.util.List;
 import java.util.Random;
 import org.testng.annotations.Test;
+import sparen.result.OutputFigures;
+import sparen.result.Window;
 
 /** How much of each span of a window a contact was closed, against a count second by second. */
 public class LanesTest {

@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import java.util.Locale;
+import sparen.result.Window;
 import sparen.site.Chemistry;
 
 /** The same week on the engine and on the general-purpose integrator with event detection, both warm, in one process. */

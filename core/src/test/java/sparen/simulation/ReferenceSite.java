@@ -16,7 +16,7 @@ import org.hipparchus.ode.events.ODEEventHandler;
 import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 import sparen.battery.BatteryModel;
 import sparen.program.ChargeProgram;
-import sparen.program.VoltageDisconnect;
+import sparen.program.rule.VoltageDisconnect;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
 import sparen.site.Load;

@@ -3,7 +3,7 @@ package sparen.document;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import sparen.simulation.Ledger;
+import sparen.result.Ledger;
 
 /**
  * An energy ledger as people read it: in watt-hours (Wh). Components as in {@link Ledger}.

@@ -10,11 +10,11 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.bench.AutoBench;
+import sparen.bench.AutoBench.Row;
 import sparen.program.Plan;
 import sparen.program.TestForce;
 import sparen.quantity.Fields;
-import sparen.simulation.AutoBench;
-import sparen.simulation.AutoBench.Row;
 
 /** The generated commissioning test of each demo site. */
 public class AutoBenchTest {

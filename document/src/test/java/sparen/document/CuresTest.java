@@ -12,12 +12,12 @@ import java.util.Map;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.check.Checks;
-import sparen.check.Cure;
 import sparen.check.Finding;
-import sparen.program.Changes;
+import sparen.examined.Cure;
 import sparen.program.Dismissal;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
+import sparen.revision.Changes;
 
 /** What every cure of the sites as they were found does: it says so, it can be written down, and it clears its finding. */
 public class CuresTest {

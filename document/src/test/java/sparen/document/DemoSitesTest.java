@@ -13,10 +13,10 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.check.Checks;
 import sparen.program.Plan;
-import sparen.simulation.RunResult;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 import sparen.sun.Climate;
 import sparen.sun.WeatherGenerator;
 

@@ -7,13 +7,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
+import sparen.bench.AutoBench;
+import sparen.bench.BenchScript;
+import sparen.bench.BenchState;
+import sparen.bench.LiveBench;
+import sparen.bench.SupplyBench;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
-import sparen.simulation.AutoBench;
-import sparen.simulation.BenchScript;
-import sparen.simulation.BenchState;
-import sparen.simulation.LiveBench;
-import sparen.simulation.SupplyBench;
 
 /** Plays a program on the bench. */
 @RestController

@@ -15,8 +15,8 @@ import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
+import sparen.bench.BenchScript;
 import sparen.quantity.Bounds;
-import sparen.simulation.BenchScript;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Scripts of the bench, kept under a name. */

@@ -15,10 +15,10 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.format.Profile;
 import sparen.gauge.Scaled;
-import sparen.program.Changes;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.revision.Changes;
 
 /** The same change for many sites, seen at each of them before anything is saved. */
 @RestController

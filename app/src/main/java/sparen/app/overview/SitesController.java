@@ -27,9 +27,9 @@ import sparen.check.Finding;
 import sparen.check.Severity;
 import sparen.document.PlanDocument;
 import sparen.program.Plan;
-import sparen.program.StartingPoint;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.revision.StartingPoint;
 
 /** The list of sites. */
 @RestController

@@ -14,8 +14,8 @@ import sparen.app.web.Refusal;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.document.PlanDocument;
-import sparen.program.Changes;
 import sparen.program.Plan;
+import sparen.revision.Changes;
 
 /** Reads and saves revisions. */
 @Service

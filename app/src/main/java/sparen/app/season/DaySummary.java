@@ -1,8 +1,8 @@
 package sparen.app.season;
 
 import java.time.LocalDate;
-import sparen.simulation.DayFigures;
-import sparen.simulation.Ledger;
+import sparen.result.DayFigures;
+import sparen.result.Ledger;
 
 /**
  * A day of a run in one line. Energies in watt-hours (Wh).

@@ -16,10 +16,10 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkService;
 import sparen.export.RunTables;
 import sparen.quantity.Bounds;
-import sparen.simulation.Event;
-import sparen.simulation.RunResult;
+import sparen.result.Event;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Simulation.Recorded;
-import sparen.simulation.Window;
 import sparen.study.Chain;
 
 /**

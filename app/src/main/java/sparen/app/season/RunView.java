@@ -2,9 +2,9 @@ package sparen.app.season;
 
 import java.util.LinkedHashMap;
 import java.util.Map;
-import sparen.simulation.RunResult;
-import sparen.simulation.Trace;
-import sparen.simulation.Window;
+import sparen.result.RunResult;
+import sparen.result.Trace;
+import sparen.result.Window;
 
 /**
  * A window of a run, as a picture needs it.

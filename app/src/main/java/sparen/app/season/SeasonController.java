@@ -9,12 +9,12 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.site.SiteService;
 import sparen.quantity.Bounds;
-import sparen.simulation.Event;
-import sparen.simulation.OutputFigures;
-import sparen.simulation.RunResult;
+import sparen.result.Event;
+import sparen.result.OutputFigures;
+import sparen.result.RunResult;
+import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.simulation.Window;
 import sparen.sun.Climate;
 
 /** Runs a plan while it is edited and answers with what the small tape shows. Nothing of it is kept. */

@@ -14,8 +14,8 @@ import java.util.stream.Collectors;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import sparen.check.Cure;
 import sparen.document.Documents;
+import sparen.examined.Cure;
 
 /** HTTP speaks the same JSON as documents, and the description of the API says so. */
 @Configuration

@@ -1,0 +1,50 @@
+package sparen.bench;
+
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import sparen.logic.Countdown;
+import sparen.program.NamedSignal;
+import sparen.result.Event;
+import sparen.result.Trace;
+
+/**
+ * How a bench stands.
+ *
+ * @param seconds since the start (s)
+ * @param outputs in the program's order
+ * @param events since the start: the printed tape
+ * @param signals what its knobs impose, in the order they are offered
+ * @param knobs what each of them is at now, by id, in its own unit
+ * @param nextSeconds when something happens next if nobody turns a knob (s); absent for never
+ * @param live what the model battery does; absent where every voltage is imposed
+ */
+public record BenchState(
+        double seconds,
+        List<AtBench> outputs,
+        List<Event> events,
+        List<NamedSignal> signals,
+        Map<String, Double> knobs,
+        Optional<Double> nextSeconds,
+        Optional<Live> live) {
+    /**
+     * A model battery behind the bench.
+     *
+     * @param batteryVolts at its terminals (V)
+     * @param batteryAmperes charging positive (A)
+     * @param stateOfCharge (fraction)
+     * @param trace of the time that is shown
+     */
+    public record Live(double batteryVolts, double batteryAmperes, double stateOfCharge, Trace trace) {}
+
+    /**
+     * An output at the bench.
+     *
+     * @param output its id
+     * @param closed its contact
+     * @param chatters whether it has begun to chatter, and is bounded
+     * @param countdowns what it is counting down
+     * @param whyNot what it waits for, in words; empty where nothing can be said
+     */
+    public record AtBench(String output, boolean closed, boolean chatters, List<Countdown> countdowns, String whyNot) {}
+}

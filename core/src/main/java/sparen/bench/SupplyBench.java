@@ -1,0 +1,253 @@
+package sparen.bench;
+
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import sparen.bench.BenchScript.Turn;
+import sparen.logic.Signal;
+import sparen.output.EventLog;
+import sparen.output.OutputAtWork;
+import sparen.program.NamedSignal;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Surroundings;
+import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
+import sparen.result.Event;
+import sparen.setting.DeviceSettings;
+
+/**
+ * A program on the bench with every voltage and report imposed, as by a bench supply: no battery answers. Knobs move at even rates, so
+ * each crossing is solved exactly; thresholds, delays, holds and lockouts act as they do in a run.
+ */
+public final class SupplyBench {
+    /** So often outputs may set each other off at one instant. */
+    private static final int MOST_ROUNDS = 100;
+
+    /** Time goes on by so much at least (s), so that nothing that is due and does not move can hold it up. */
+    private static final double LEAST_STEP = 1e-9;
+
+    private static final double DAY_HOURS = 24;
+    private static final double HOURS_PER_SECOND = 1 / 3600.0;
+
+    private final List<OutputAtWork> outputs = new ArrayList<>();
+    private final Surroundings around;
+    private final List<NamedSignal> signals;
+    private final Map<String, Integer> numbers = new HashMap<>();
+    private final double[] values;
+    private final double[] slopes;
+    private final boolean[] isHour;
+    private final EventLog log = new EventLog();
+    private final List<Turn> turning = new ArrayList<>();
+    private double now;
+
+    private SupplyBench(Plan plan) {
+        around = Surroundings.of(plan);
+        signals = around.signals().all();
+        values = new double[around.count()];
+        slopes = new double[values.length];
+        isHour = new boolean[values.length];
+        plan.program().outputs().forEach(output -> outputs.add(new OutputAtWork(output, around)));
+        for (int i = 0; i < values.length; i++) {
+            numbers.put(signals.get(i).id(), i);
+            isHour[i] = signals.get(i).kind() == NamedSignal.Kind.HOUR;
+            // Nobody has turned a knob yet: a full battery at noon, nothing wrong.
+            values[i] = signals.get(i).rest();
+            slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;
+        }
+    }
+
+    /** The signals that knobs can impose at a plan's bench, by id: all but the contacts, which are the outputs' own. */
+    public static List<String> knobs(Plan plan) {
+        return Surroundings.of(plan).signals().all().stream()
+                .filter(SupplyBench::isKnob)
+                .map(NamedSignal::id)
+                .toList();
+    }
+
+    private static boolean isKnob(NamedSignal signal) {
+        return signal.kind() != NamedSignal.Kind.CONTACT;
+    }
+
+    /**
+     * Plays a script on a plan, as its devices hold it.
+     *
+     * @param untilSeconds how long (s), 0 to a week
+     * @throws InvalidQuantity when a turn names no knob of the plan
+     */
+    public static BenchState play(Plan plan, BenchScript script, double untilSeconds) {
+        Bounds.within("untilSeconds", untilSeconds, 0, BenchScript.MOST_SECONDS);
+        SupplyBench bench = new SupplyBench(DeviceSettings.asSet(plan));
+        List<String> knobs = knobs(plan);
+        for (Turn turn : script.turns()) {
+            if (!knobs.contains(turn.knob())) {
+                throw new InvalidQuantity("turns.knob", "\"" + turn.knob() + "\" is not one of " + knobs);
+            }
+        }
+        bench.play(script.turns(), untilSeconds);
+        return bench.state();
+    }
+
+    private void play(List<Turn> turns, double until) {
+        int next = 0;
+        for (; ; ) {
+            // What is due at an instant happens before a hand turns a knob at it: so a script grows without changing
+            // what was.
+            settle();
+            while (next < turns.size() && turns.get(next).seconds() <= now) {
+                begin(turns.get(next++));
+            }
+            settle();
+            double to = until;
+            if (next < turns.size()) {
+                to = Math.min(to, turns.get(next).seconds());
+            }
+            if (now >= until) {
+                return;
+            }
+            move(Math.min(to, Math.max(nextHappening(), now + LEAST_STEP)));
+        }
+    }
+
+    private void begin(Turn turn) {
+        int signal = numbers.get(turn.knob());
+        turning.removeIf(one -> one.knob().equals(turn.knob()));
+        if (turn.overSeconds() == 0) {
+            values[signal] = turn.value();
+            slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
+        } else {
+            slopes[signal] = (turn.value() - values[signal]) / turn.overSeconds();
+            turning.add(turn);
+        }
+    }
+
+    /** Lets all outputs look until none moves any more; those that set each other off without end are chattering and bounded. */
+    private void settle() {
+        for (int round = 0; round < MOST_ROUNDS; round++) {
+            boolean moved = false;
+            for (OutputAtWork one : outputs) {
+                String reason = one.settle(now, values);
+                if (reason != null) {
+                    moved = true;
+                    tell(one.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED, one.output(), reason);
+                    if (one.beginsToChatter(now)) {
+                        tell(Event.Kind.CHATTER, one.output(), "moves again and again: from here on once a second");
+                    }
+                }
+                one.takeLockoutNews()
+                        .ifPresent(news ->
+                                tell(Event.Kind.LOCKOUT, one.output(), List.of(news), one.lockoutReason(news, now)));
+                values[around.contact(one.output().id())] = one.isClosed() ? 1 : 0;
+            }
+            if (!moved) {
+                return;
+            }
+        }
+    }
+
+    private void tell(Event.Kind kind, Output output, String reason) {
+        tell(kind, output, List.of(), reason);
+    }
+
+    private void tell(Event.Kind kind, Output output, List<Event.Change> changes, String reason) {
+        log.add(new Event(
+                now, kind, output.id(), changes, reason, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
+    }
+
+    /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */
+    private double nextHappening() {
+        double next = Double.POSITIVE_INFINITY;
+        for (OutputAtWork one : outputs) {
+            double due = one.dueSeconds(now);
+            next = due > now ? Math.min(next, due) : next;
+        }
+        for (Turn turn : turning) {
+            next = Math.min(next, turn.endSeconds());
+        }
+        double[] low = new double[values.length];
+        double[] high = new double[values.length];
+        bounds(low, high);
+        for (int i = 0; i < values.length; i++) {
+            double bound = slopes[i] > 0 ? high[i] : low[i];
+            if (slopes[i] != 0 && !Double.isInfinite(bound)) {
+                next = Math.min(next, now + Math.max(0, (bound - values[i]) / slopes[i]));
+            }
+            if (isHour[i]) {
+                next = Math.min(next, now + (DAY_HOURS - values[i]) / HOURS_PER_SECOND);
+            }
+        }
+        return next;
+    }
+
+    private void bounds(double[] low, double[] high) {
+        Arrays.fill(low, Double.NEGATIVE_INFINITY);
+        Arrays.fill(high, Double.POSITIVE_INFINITY);
+        for (OutputAtWork one : outputs) {
+            one.narrow(now, values, low, high);
+        }
+    }
+
+    /** Carries all signals to an instant (s); one that stands at a bound there is put just past it. */
+    private void move(double to) {
+        double[] low = new double[values.length];
+        double[] high = new double[values.length];
+        bounds(low, high);
+        double step = to - now;
+        now = to;
+        for (int i = 0; i < values.length; i++) {
+            values[i] += slopes[i] * step;
+            double near = 1e-12 * Math.max(1, Math.abs(values[i]));
+            if (slopes[i] > 0 && Math.abs(values[i] - high[i]) <= near) {
+                values[i] = Math.nextUp(high[i]);
+            } else if (slopes[i] < 0 && Math.abs(values[i] - low[i]) <= near) {
+                values[i] = Math.nextDown(low[i]);
+            }
+            if (isHour[i] && values[i] >= DAY_HOURS - 1e-9) {
+                values[i] = 0;
+            }
+        }
+        for (Turn turn : List.copyOf(turning)) {
+            if (now >= turn.endSeconds()) {
+                int signal = numbers.get(turn.knob());
+                values[signal] = turn.value();
+                slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
+                turning.remove(turn);
+            }
+        }
+    }
+
+    private BenchState state() {
+        Map<String, Double> knobs = new LinkedHashMap<>();
+        for (int i = 0; i < values.length; i++) {
+            if (isKnob(signals.get(i))) {
+                knobs.put(signals.get(i).id(), values[i]);
+            }
+        }
+        return new BenchState(
+                now,
+                outputs.stream()
+                        .map(one -> new BenchState.AtBench(
+                                one.output().id(),
+                                one.isClosed(),
+                                one.hasChattered(),
+                                one.countdowns(now),
+                                BenchReason.of(
+                                        one.output(),
+                                        one.isClosed(),
+                                        one.wished(),
+                                        one.lockedOut(now),
+                                        !one.countdowns(now).isEmpty(),
+                                        (rule, level) ->
+                                                values[around.at(one.output()).signal(rule, level)])))
+                        .toList(),
+                log.events(),
+                signals.stream().filter(SupplyBench::isKnob).toList(),
+                knobs,
+                Optional.of(nextHappening()).filter(next -> next != Double.POSITIVE_INFINITY),
+                Optional.empty());
+    }
+}

@@ -1,0 +1,72 @@
+package sparen.result;
+
+import java.util.Arrays;
+
+/**
+ * A run as a picture needs it: per bucket of time the least and most of each voltage, and mean powers. Entries are NaN where a
+ * bucket lies outside the run.
+ *
+ * @param fromSeconds start of the first bucket (s)
+ * @param bucketSeconds length of each (s)
+ * @param lowBatteryVolts least voltage at the battery terminals (V)
+ * @param highBatteryVolts most (V)
+ * @param lowBusVolts least voltage at the bus (V)
+ * @param highBusVolts most (V)
+ * @param lowStateOfCharge least state of charge (fraction)
+ * @param highStateOfCharge most (fraction)
+ * @param usedWatts taken by loads, mean (W)
+ * @param divertedWatts taken by loads that take surplus only, mean (W)
+ * @param toBatteryWatts into the battery terminals while charging, mean (W)
+ * @param fromBatteryWatts out of the battery terminals while discharging, mean (W)
+ * @param thrownAwayWatts curtailed and clipped, mean (W)
+ * @param acSourceWatts taken from generator or feeder, mean (W)
+ * @param unservedWatts wanted and not served, mean (W)
+ * @param generatorWatts the part of the AC source that a generator gave, mean (W)
+ * @param batteryCelsius battery temperature, mean (°C)
+ */
+public record Trace(
+        double fromSeconds,
+        double bucketSeconds,
+        double[] lowBatteryVolts,
+        double[] highBatteryVolts,
+        double[] lowBusVolts,
+        double[] highBusVolts,
+        double[] lowStateOfCharge,
+        double[] highStateOfCharge,
+        double[] usedWatts,
+        double[] divertedWatts,
+        double[] toBatteryWatts,
+        double[] fromBatteryWatts,
+        double[] thrownAwayWatts,
+        double[] acSourceWatts,
+        double[] unservedWatts,
+        double[] generatorWatts,
+        double[] batteryCelsius) {
+    /** The same to 0.1 mV, 0.001 %, 0.01 W and 0.01 °C, as a picture needs it. */
+    public Trace rounded() {
+        return new Trace(
+                fromSeconds,
+                bucketSeconds,
+                rounded(lowBatteryVolts, 1e4),
+                rounded(highBatteryVolts, 1e4),
+                rounded(lowBusVolts, 1e4),
+                rounded(highBusVolts, 1e4),
+                rounded(lowStateOfCharge, 1e5),
+                rounded(highStateOfCharge, 1e5),
+                rounded(usedWatts, 100),
+                rounded(divertedWatts, 100),
+                rounded(toBatteryWatts, 100),
+                rounded(fromBatteryWatts, 100),
+                rounded(thrownAwayWatts, 100),
+                rounded(acSourceWatts, 100),
+                rounded(unservedWatts, 100),
+                rounded(generatorWatts, 100),
+                rounded(batteryCelsius, 100));
+    }
+
+    private static double[] rounded(double[] values, double by) {
+        return Arrays.stream(values)
+                .map(value -> Double.isNaN(value) ? value : Math.round(value * by) / by)
+                .toArray();
+    }
+}

@@ -1,0 +1,87 @@
+package sparen.revision;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
+
+import java.util.List;
+import java.util.Map;
+import org.testng.annotations.Test;
+import sparen.check.Checks;
+import sparen.check.Severity;
+import sparen.program.Plan;
+import sparen.quantity.InvalidQuantity;
+import sparen.result.RunResult;
+import sparen.result.Window;
+import sparen.simulation.Scenario;
+import sparen.simulation.Simulation;
+import sparen.simulation.Sites;
+import sparen.site.Chemistry;
+import sparen.site.Location;
+import sparen.sun.DayType;
+import sparen.sun.WeatherGenerator;
+
+/** A site by the short path has a complete program without danger or caution, whatever is there, and it runs. */
+public class StartingPointTest {
+    private static final Location PLACE = new Location(60, 10, 0, "Europe/Oslo");
+
+    @Test
+    public void everyCombinationIsClean() {
+        for (Chemistry chemistry : List.of(
+                Chemistry.FLOODED, Chemistry.AGM, Chemistry.GEL, Chemistry.LITHIUM_IRON_PHOSPHATE, Chemistry.NMC)) {
+            for (double volts : new double[] {12, 24, 36, 48}) {
+                for (int what = 0; what < 8; what++) {
+                    boolean inverter = (what & 1) > 0;
+                    boolean generator = inverter && (what & 2) > 0;
+                    StartingPoint start = new StartingPoint(
+                            "new", PLACE, volts, chemistry, 300, 45 * volts, inverter, generator, (what & 4) > 0);
+                    Plan plan = start.plan();
+                    assertEquals(
+                            Checks.of(plan, Map.of()).stream()
+                                    .filter(finding -> finding.severity() != Severity.NOTE)
+                                    .toList()
+                                    .toString(),
+                            "[]",
+                            start.toString());
+                }
+            }
+        }
+    }
+
+    @Test
+    public void itRunsAFortnightAndProtectsTheBattery() {
+        Plan plan = new StartingPoint("new", PLACE, 24, Chemistry.LITHIUM_IRON_PHOSPHATE, 200, 400, true, false, true)
+                .plan();
+        double fortnight = 14 * 86_400;
+        Scenario mild = new Scenario(
+                plan,
+                Sites.START,
+                fortnight,
+                WeatherGenerator.generate(PLACE, Sites.START, 14 * 1440, DayType.MIXED, 15, 1),
+                Map.of());
+        RunResult run = Simulation.run(mild, new Window(0, fortnight, 10));
+        assertTrue(Math.abs(run.ledger().closingError()) < 1e-6);
+        assertEquals(
+                Checks.of(plan, Map.of(), run).stream()
+                        .filter(one -> one.severity() == Severity.DANGER)
+                        .toList()
+                        .toString(),
+                "[]");
+    }
+
+    @Test
+    public void refusesWhatCannotStandThere() {
+        assertEquals(
+                expectThrows(
+                                InvalidQuantity.class,
+                                () -> new StartingPoint("x", PLACE, 13, Chemistry.GEL, 100, 100, false, false, false))
+                        .field(),
+                "nominalVolts");
+        assertEquals(
+                expectThrows(
+                                InvalidQuantity.class,
+                                () -> new StartingPoint("x", PLACE, 12, Chemistry.GEL, 100, 100, false, true, false))
+                        .field(),
+                "generator");
+    }
+}
