@@ -101,9 +101,9 @@ public final class AutoBench {
     /** The plan with this rule alone at its output, so that no other moves or holds the contact; lockouts wait elsewhere. */
     private static Plan alone(Plan plan, Output output, Rule rule) {
         boolean guards = output.protection().equals(Optional.of(rule));
-        Output bare = Fields.with(output, "lockout", Optional.empty());
+        Output bare = output.withLockout(Optional.empty());
         Output only = guards
-                ? Fields.with(bare.withAutomatic(output.automatic()), "wish", Wish.ON)
+                ? bare.withAutomatic(output.automatic()).withWish(Wish.ON)
                 : bare.withProtection(Optional.empty());
         return Fields.withAt(plan, "program/outputs/" + output.id(), only);
     }

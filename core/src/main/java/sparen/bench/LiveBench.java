@@ -238,7 +238,7 @@ public final class LiveBench {
             profiles.put(id, profile(steps(loads.get(load.id()))));
             boolean itsOwn = !turned.containsKey(loads.get(load.id())) && ownWatts(load) > 0;
             // Untouched, a resistance stays one; a knob makes it a power.
-            drawing.add(itsOwn ? load : Fields.with(load, "consumption", new Consumption.ImportedProfile(id)));
+            drawing.add(itsOwn ? load : load.withConsumption(new Consumption.ImportedProfile(id)));
         }
         plan.site().dcSources().forEach(source -> profiles.put(source.profile(), profile(List.of(new double[2]))));
         Plan live = Fields.withAt(plan, "site/loads", List.copyOf(drawing));

@@ -6,7 +6,6 @@ import sparen.power.PlanningArithmetic;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 
 /** Each source has its own absorption time, by its own current. Lead-acid that never gets it never fills. */
 final class AbsorptionTooShort implements Check {
@@ -45,8 +44,7 @@ final class AbsorptionTooShort implements Check {
                                     "absorption time " + Bounds.number(Math.round(hours * 4) / 4.0) + " h",
                                     Cures.charging(
                                             controller.id(),
-                                            one -> Fields.with(
-                                                    one, "absorptionSeconds", Math.round(hours * 4) * 900.0))));
+                                            one -> one.withAbsorptionSeconds(Math.round(hours * 4) * 900.0))));
         });
     }
 }

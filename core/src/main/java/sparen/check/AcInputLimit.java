@@ -5,7 +5,6 @@ import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.site.Inverter;
 
 /** An input limit above what a leg of the source gives trips its breaker or stalls it. */
@@ -36,13 +35,8 @@ final class AcInputLimit implements Check {
                             .cure(
                                     "input limit " + Bounds.number(ac.inputLimitAmperes()) + " A → "
                                             + Bounds.number(proposed) + " A",
-                                    changed -> Fields.with(
-                                            changed,
-                                            "program",
-                                            Fields.with(
-                                                    changed.program(),
-                                                    "ac",
-                                                    Optional.of(Fields.with(ac, "inputLimitAmperes", proposed)))));
+                                    changed -> changed.withProgram(
+                                            changed.program().withAc(Optional.of(ac.withInputLimitAmperes(proposed)))));
                 });
     }
 }

@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 
 /** A current limit below what the array gives throws sun away all day. */
 final class ClippedByCurrent implements Check {
@@ -41,11 +40,8 @@ final class ClippedByCurrent implements Check {
                                             + " A",
                                     Cures.details(
                                             controller.id(),
-                                            details -> Fields.with(
-                                                    details,
-                                                    "maximumAmperes",
-                                                    Optional.of(
-                                                            Math.min(Math.ceil(needs), controller.maximumAmperes())))))
+                                            details -> details.withMaximumAmperes(Optional.of(
+                                                    Math.min(Math.ceil(needs), controller.maximumAmperes())))))
                             : finding);
         });
     }

@@ -5,7 +5,6 @@ import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
 import sparen.program.rule.ChargeInhibit;
-import sparen.quantity.Fields;
 
 /** Lithium must not be charged below 0 °C; charging stops some degrees above, so that a failed heater leaves time. */
 final class ColdCharge implements Check {
@@ -44,9 +43,7 @@ final class ColdCharge implements Check {
                                 "charging stops at 4 °C and 45 °C",
                                 Cures.details(
                                         one.controller(),
-                                        details -> Fields.with(
-                                                details,
-                                                "temperatureLimits",
+                                        details -> details.withTemperatureLimits(
                                                 Optional.of(new ChargeDetails.TemperatureLimits(
                                                         PROPOSED_COLD, PROPOSED_HOT, 2))))));
     }

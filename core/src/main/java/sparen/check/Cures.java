@@ -60,25 +60,19 @@ public final class Cures {
     public static UnaryOperator<Plan> details(String charger, UnaryOperator<ChargeDetails> change) {
         return charging(
                 charger,
-                one -> Fields.with(
-                        one, "details", Optional.of(change.apply(one.details().orElse(ChargeDetails.NONE)))));
+                one -> one.withDetails(Optional.of(change.apply(one.details().orElse(ChargeDetails.NONE)))));
     }
 
     /** The change of a monitor's settings. */
     public static UnaryOperator<Plan> monitor(String id, UnaryOperator<BatteryMonitor> change) {
-        return plan -> Fields.with(
-                plan,
-                "site",
-                Fields.with(
-                        plan.site(),
-                        "monitors",
-                        plan.site().monitors().stream()
-                                .map(one -> one.id().equals(id) ? change.apply(one) : one)
-                                .toList()));
+        return plan -> plan.withSite(plan.site()
+                .withMonitors(plan.site().monitors().stream()
+                        .map(one -> one.id().equals(id) ? change.apply(one) : one)
+                        .toList()));
     }
 
     /** A plan with a component of its program changed. */
     public static Plan withProgram(Plan plan, String component, List<?> value) {
-        return Fields.with(plan, "program", Fields.with(plan.program(), component, value));
+        return plan.withProgram(Fields.with(plan.program(), component, value));
     }
 }

@@ -2,7 +2,6 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.quantity.Fields;
 
 /** Float above absorption turns the stages round. Lithium may have both the same. */
 final class FloatAboveAbsorption implements Check {
@@ -22,6 +21,6 @@ final class FloatAboveAbsorption implements Check {
                                 "float to the absorption voltage",
                                 Cures.charging(
                                         one.controller(),
-                                        charging -> Fields.with(charging, "floatVolts", charging.absorptionVolts()))));
+                                        charging -> charging.withFloatVolts(charging.absorptionVolts()))));
     }
 }

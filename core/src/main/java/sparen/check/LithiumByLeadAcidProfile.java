@@ -3,7 +3,6 @@ package sparen.check;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.quantity.Fields;
 
 /** Temperature compensation and equalization belong to lead-acid; left on with lithium they overcharge it. */
 final class LithiumByLeadAcidProfile implements Check {
@@ -27,11 +26,7 @@ final class LithiumByLeadAcidProfile implements Check {
                         .number("absorption", one.absorptionVolts(), "V")
                         .cure(
                                 "compensation and equalization off",
-                                Cures.details(
-                                        one.controller(),
-                                        details -> Fields.with(
-                                                Fields.with(details, "compensation", Optional.empty()),
-                                                "equalization",
-                                                Optional.empty()))));
+                                Cures.details(one.controller(), details -> details.withCompensation(Optional.empty())
+                                        .withEqualization(Optional.empty()))));
     }
 }

@@ -3,7 +3,6 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 
 /** A monitor set to another capacity than the battery has lies the more the further it is from full. */
 final class MonitorCapacity implements Check {
@@ -30,7 +29,6 @@ final class MonitorCapacity implements Check {
                                         + Bounds.number(Math.round(true20)) + " Ah",
                                 Cures.monitor(
                                         monitor.id(),
-                                        one -> Fields.with(
-                                                one, "configuredAmpereHours", (double) Math.round(true20)))));
+                                        one -> one.withConfiguredAmpereHours((double) Math.round(true20)))));
     }
 }

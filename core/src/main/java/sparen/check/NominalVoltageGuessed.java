@@ -4,7 +4,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
-import sparen.quantity.Fields;
 
 /** A device that guesses its nominal voltage at power-up guesses wrong on a very low or a very full battery. */
 final class NominalVoltageGuessed implements Check {
@@ -25,6 +24,6 @@ final class NominalVoltageGuessed implements Check {
                                 "nominal voltage fixed",
                                 Cures.details(
                                         one.controller(),
-                                        details -> Fields.with(details, "guessesNominalVolts", Optional.of(false)))));
+                                        details -> details.withGuessesNominalVolts(Optional.of(false)))));
     }
 }

@@ -3,7 +3,6 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
-import sparen.quantity.Fields;
 
 /** A recharge level at or above float starts a new cycle as soon as float is reached. Where nothing is held after absorption there is no float. */
 final class RechargeAboveFloat implements Check {
@@ -28,9 +27,7 @@ final class RechargeAboveFloat implements Check {
                                 "recharge level 4 % below float",
                                 Cures.charging(
                                         one.controller(),
-                                        charging -> Fields.with(
-                                                charging,
-                                                "rechargeVolts",
+                                        charging -> charging.withRechargeVolts(
                                                 Math.round(charging.floatVolts() * 96) / 100.0))));
     }
 }

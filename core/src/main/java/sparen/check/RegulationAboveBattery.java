@@ -2,7 +2,6 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.quantity.Fields;
 
 /** Regulation above what the battery's maker allows. */
 final class RegulationAboveBattery implements Check {
@@ -21,14 +20,8 @@ final class RegulationAboveBattery implements Check {
                         .number("battery's highest voltage", most, "V", plan.origin("site/battery/highestVolts"))
                         .cure(
                                 "regulation to the battery's highest voltage",
-                                Cures.charging(
-                                        one.controller(),
-                                        charging -> Fields.with(
-                                                Fields.with(
-                                                        charging,
-                                                        "absorptionVolts",
-                                                        Math.min(most, charging.absorptionVolts())),
-                                                "floatVolts",
-                                                Math.min(most, charging.floatVolts())))));
+                                Cures.charging(one.controller(), charging -> charging.withAbsorptionVolts(
+                                                Math.min(most, charging.absorptionVolts()))
+                                        .withFloatVolts(Math.min(most, charging.floatVolts())))));
     }
 }

@@ -2,7 +2,6 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.quantity.Fields;
 import sparen.site.Bms;
 
 /** Regulation at or above where the BMS opens its charge path: every full charge ends in a trip. */
@@ -29,7 +28,6 @@ final class RegulationAtBmsLimit implements Check {
                                 "absorption 3 % below",
                                 Cures.charging(
                                         one.controller(),
-                                        charging -> Fields.with(
-                                                charging, "absorptionVolts", Math.round(opens * 97) / 100.0))));
+                                        charging -> charging.withAbsorptionVolts(Math.round(opens * 97) / 100.0))));
     }
 }

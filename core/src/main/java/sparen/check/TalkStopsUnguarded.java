@@ -3,7 +3,6 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
-import sparen.quantity.Fields;
 
 /** When the batteries fall silent a charger that holds its last value charges blindly. */
 final class TalkStopsUnguarded implements Check {
@@ -25,14 +24,8 @@ final class TalkStopsUnguarded implements Check {
                                 "charge by its own setpoints when the line is silent",
                                 Cures.details(
                                         one.controller(),
-                                        details -> Fields.with(
-                                                details,
-                                                "bms",
-                                                details.bms()
-                                                        .map(bms -> Fields.with(
-                                                                bms,
-                                                                "whenTalkStops",
-                                                                ChargeDetails.BmsRequests.WhenTalkStops
-                                                                        .OWN_SETTINGS))))));
+                                        details -> details.withBms(details.bms()
+                                                .map(bms -> bms.withWhenTalkStops(
+                                                        ChargeDetails.BmsRequests.WhenTalkStops.OWN_SETTINGS))))));
     }
 }

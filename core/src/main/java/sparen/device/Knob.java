@@ -31,7 +31,8 @@ public record Knob(
         Optional<String> relativeTo,
         Optional<Double> forNominalVolts,
         Optional<String> needs,
-        Optional<Boolean> assumed) {
+        Optional<Boolean> assumed)
+        implements KnobWith {
     private static final double MOST = 1e6;
 
     public Knob {

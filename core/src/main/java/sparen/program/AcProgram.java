@@ -24,7 +24,8 @@ public record AcProgram(
         double toBatteryVolts,
         double levelDelaySeconds,
         List<AcWindow> windows,
-        boolean exportsSurplus) {
+        boolean exportsSurplus)
+        implements AcProgramWith {
     /** Everything AC offers is taken, and there is nothing that says otherwise. */
     public static final AcProgram PLAIN =
             new AcProgram(1000, SourcePriority.AC_FIRST, ChargePriority.BOTH, 0, 1000, 0, List.of(), false);

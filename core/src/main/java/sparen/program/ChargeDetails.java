@@ -34,7 +34,8 @@ public record ChargeDetails(
         Optional<Double> longestCycleSeconds,
         Optional<Double> resumeVolts,
         Optional<BmsRequests> bms,
-        Optional<Boolean> guessesNominalVolts) {
+        Optional<Boolean> guessesNominalVolts)
+        implements ChargeDetailsWith {
     /** None of them. */
     public static final ChargeDetails NONE = new ChargeDetails(
             Optional.empty(),
@@ -199,7 +200,7 @@ public record ChargeDetails(
      * @param whenTalkStops what then
      * @param silentSeconds after which the talk counts as stopped (s), 1 to 3600
      */
-    public record BmsRequests(WhenTalkStops whenTalkStops, double silentSeconds) {
+    public record BmsRequests(WhenTalkStops whenTalkStops, double silentSeconds) implements BmsRequestsWith {
         /** What a charger does when the battery no longer talks. */
         public enum WhenTalkStops {
             /** Goes on with the last request. */

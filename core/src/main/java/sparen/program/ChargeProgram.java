@@ -21,7 +21,8 @@ public record ChargeProgram(
         double floatVolts,
         double rechargeVolts,
         double rechargeDelaySeconds,
-        Optional<ChargeDetails> details) {
+        Optional<ChargeDetails> details)
+        implements ChargeProgramWith {
     public ChargeProgram {
         Bounds.id("controller", controller);
         Bounds.within("absorptionVolts", absorptionVolts, 0, 1000);

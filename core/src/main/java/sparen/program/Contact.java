@@ -28,7 +28,8 @@ public record Contact(
         Optional<Double> operateSeconds,
         Optional<Double> pullInVolts,
         Optional<Double> dropOutVolts,
-        Optional<Double> pullInWatts) {
+        Optional<Double> pullInWatts)
+        implements ContactWith {
     /** What switches. */
     public enum Kind {
         /** A relay or contactor that falls back without its coil. */

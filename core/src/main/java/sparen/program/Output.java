@@ -3,7 +3,6 @@ package sparen.program;
 import java.util.List;
 import java.util.Optional;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 
 /**
@@ -41,7 +40,8 @@ public record Output(
         Optional<Lockout> lockout,
         Optional<Contact> contact,
         Optional<DeviceClock> clock,
-        Optional<Side> side) {
+        Optional<Side> side)
+        implements OutputWith {
     /** Where a contact acts at a charge controller. */
     public enum Side {
         /** At an input that permits it. */
@@ -105,46 +105,6 @@ public record Output(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());
-    }
-
-    /** The same with another rule for its automatic wish. */
-    public Output withAutomatic(Optional<Rule> rule) {
-        return Fields.with(this, "automatic", rule);
-    }
-
-    /** The same with another protection. */
-    public Output withProtection(Optional<Rule> rule) {
-        return Fields.with(this, "protection", rule);
-    }
-
-    /** The same with another test force. */
-    public Output withTestForce(TestForce force) {
-        return Fields.with(this, "testForce", force);
-    }
-
-    /** The same with its device fed from elsewhere; empty for the main bus. */
-    public Output withSupply(Optional<String> from) {
-        return Fields.with(this, "supply", from);
-    }
-
-    /** The same with a lockout. */
-    public Output withLockout(Lockout with) {
-        return Fields.with(this, "lockout", Optional.of(with));
-    }
-
-    /** The same with its contact's facts told. */
-    public Output withContact(Contact told) {
-        return Fields.with(this, "contact", Optional.of(told));
-    }
-
-    /** The same with its device's clock told. */
-    public Output withClock(DeviceClock told) {
-        return Fields.with(this, "clock", Optional.of(told));
-    }
-
-    /** The same, acting at another side of a controller. */
-    public Output withSide(Side told) {
-        return Fields.with(this, "side", Optional.of(told));
     }
 
     /** Whether its coil is active for a contact in this position. */

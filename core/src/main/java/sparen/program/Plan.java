@@ -17,7 +17,7 @@ import sparen.site.Site;
  * @param origins where numbers come from, by the path of the number with ids for list entries, such as {@code
  *     site/loads/transmitter/consumption/watts}
  */
-public record Plan(Site site, Program program, Map<String, Origin> origins) {
+public record Plan(Site site, Program program, Map<String, Origin> origins) implements PlanWith {
     public Plan {
         Bounds.present("site", site);
         Bounds.present("program", program);

@@ -25,7 +25,8 @@ public record Program(
         List<String> unsent,
         List<Dismissal> dismissed,
         List<FittedDevice> devices,
-        List<String> drifted) {
+        List<String> drifted)
+        implements ProgramWith {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
         outputs = List.copyOf(Bounds.present("outputs", outputs));

@@ -1,9 +1,6 @@
 package sparen.quantity;
 
-import java.lang.reflect.InvocationTargetException;
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 
@@ -19,35 +16,20 @@ public final class Fields {
      */
     @SuppressWarnings("unchecked")
     public static <R> R with(R record, String component, Object value) {
-        RecordComponent[] components = record.getClass().getRecordComponents();
-        Object[] values = new Object[components.length];
-        boolean found = false;
-        try {
-            for (int i = 0; i < components.length; i++) {
-                boolean meant = components[i].getName().equals(component);
-                found |= meant;
-                values[i] = meant ? value : components[i].getAccessor().invoke(record);
-            }
-            if (!found) {
-                throw missing(record, component);
-            }
-            Class<?>[] types =
-                    Arrays.stream(components).map(RecordComponent::getType).toArray(Class<?>[]::new);
-            return (R) record.getClass().getDeclaredConstructor(types).newInstance(values);
-        } catch (InvocationTargetException refused) {
-            if (refused.getCause() instanceof InvalidQuantity invalid) {
-                throw invalid;
-            }
-            throw new IllegalStateException(refused);
-        } catch (ReflectiveOperationException broken) {
-            throw new IllegalStateException(broken);
-        }
+        RecordType type = RecordType.of((Record) record);
+        Object[] values = type.values().apply((Record) record);
+        values[index(type, component)] = value;
+        return (R) type.make().apply(values);
     }
 
     /** Whether a record has a component of that name. */
     public static boolean has(Record record, String component) {
-        return Arrays.stream(record.getClass().getRecordComponents())
-                .anyMatch(one -> one.getName().equals(component));
+        return RecordType.of(record).names().contains(component);
+    }
+
+    /** The names of a record's components, in order. */
+    public static List<String> names(Record record) {
+        return RecordType.of(record).names();
     }
 
     /**
@@ -56,21 +38,16 @@ public final class Fields {
      * @throws IllegalArgumentException when it has no such component
      */
     public static Object get(Record record, String component) {
-        for (RecordComponent one : record.getClass().getRecordComponents()) {
-            if (one.getName().equals(component)) {
-                try {
-                    return one.getAccessor().invoke(record);
-                } catch (ReflectiveOperationException broken) {
-                    throw new IllegalStateException(broken);
-                }
-            }
-        }
-        throw missing(record, component);
+        RecordType type = RecordType.of(record);
+        return type.values().apply(record)[index(type, component)];
     }
 
-    private static IllegalArgumentException missing(Object record, String component) {
-        return new IllegalArgumentException(
-                record.getClass().getSimpleName() + " has no component \"" + component + "\"");
+    private static int index(RecordType type, String component) {
+        int index = type.names().indexOf(component);
+        if (index < 0) {
+            throw new IllegalArgumentException(type.type().getSimpleName() + " has no component \"" + component + "\"");
+        }
+        return index;
     }
 
     /**

@@ -28,7 +28,8 @@ public record OutputFigures(
         double[] changeSeconds,
         List<Countdown> countdowns,
         boolean wishedAtEnd,
-        String lockedAtEnd) {
+        String lockedAtEnd)
+        implements OutputFiguresWith {
     /**
      * For how much of each span of a window its contact was closed (fraction); NaN beyond the run.
      *

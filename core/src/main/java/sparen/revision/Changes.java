@@ -1,6 +1,5 @@
 package sparen.revision;
 
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -75,8 +74,7 @@ public final class Changes {
     }
 
     private void records(String path, String of, Record from, Record to) {
-        for (RecordComponent component : from.getClass().getRecordComponents()) {
-            String field = component.getName();
+        for (String field : Fields.names(from)) {
             value(path + "/" + field, of, field, Fields.get(from, field), Fields.get(to, field));
         }
     }

@@ -22,7 +22,6 @@ import sparen.program.rule.SurplusBySoc;
 import sparen.program.rule.VentilationByGassing;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.AcSource;
 import sparen.site.BatteryBank;
@@ -152,9 +151,7 @@ public record StartingPoint(
             charging.add(charging("inverter"));
         }
         Optional<AcProgram> ac = inverter
-                ? Optional.of(Fields.with(
-                        AcProgram.PLAIN,
-                        "inputLimitAmperes",
+                ? Optional.of(AcProgram.PLAIN.withInputLimitAmperes(
                         generator ? Math.floor(generatorWatts() / 230 * 0.9) : 12.0))
                 : Optional.empty();
         return new Plan(site, new Program(charging, outputs, ac), origins(site, outputs));
@@ -166,22 +163,16 @@ public record StartingPoint(
 
     private ChargeProgram charging(String charger) {
         double share = chemistry.isLithium() ? 0.03 : 0.02;
-        ChargeDetails details = Fields.with(
-                ChargeDetails.NONE,
-                "absorptionEnd",
-                Optional.of(new AbsorptionEnd(
-                        Optional.of(Math.max(0.1, capacityAmpereHours * share)),
-                        AbsorptionEnd.Whose.NET_AT_SHUNT,
-                        1200,
-                        AbsorptionEnd.InCloud.PAUSES,
-                        Optional.empty())));
+        ChargeDetails details = ChargeDetails.NONE.withAbsorptionEnd(Optional.of(new AbsorptionEnd(
+                Optional.of(Math.max(0.1, capacityAmpereHours * share)),
+                AbsorptionEnd.Whose.NET_AT_SHUNT,
+                1200,
+                AbsorptionEnd.InCloud.PAUSES,
+                Optional.empty())));
         details = chemistry.isLithium()
-                ? Fields.with(details, "temperatureLimits", Optional.of(new ChargeDetails.TemperatureLimits(4, 45, 2)))
-                : Fields.with(
-                        details,
-                        "compensation",
-                        Optional.of(new ChargeDetails.Compensation(
-                                -0.004, bank(2.53, 2.45, 0, 0), bank(2.2, 2.2, 0, 0), false)));
+                ? details.withTemperatureLimits(Optional.of(new ChargeDetails.TemperatureLimits(4, 45, 2)))
+                : details.withCompensation(Optional.of(
+                        new ChargeDetails.Compensation(-0.004, bank(2.53, 2.45, 0, 0), bank(2.2, 2.2, 0, 0), false)));
         return new ChargeProgram(
                 charger,
                 bank(2.4, 2.37, 3.5, 4.1),
@@ -216,10 +207,8 @@ public record StartingPoint(
         if (surplusLoad) {
             double surplus = Math.max(20, Math.round(arrayWatts * 0.3 / 10) * 10.0);
             double taken = inverter ? Math.min(surplus, inverterWatts() * 0.6) : surplus;
-            loads.add(Fields.with(
-                    load("surplus-load", "Surplus load", false, taken, inverter ? "inverter" : null),
-                    "use",
-                    Optional.of(Load.Use.DIVERSION)));
+            loads.add(load("surplus-load", "Surplus load", false, taken, inverter ? "inverter" : null)
+                    .withUse(Optional.of(Load.Use.DIVERSION)));
         }
         SolarArray array = new SolarArray(
                 "array",

@@ -1,6 +1,5 @@
 package sparen.setting;
 
-import java.lang.reflect.RecordComponent;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -99,14 +98,14 @@ public final class DeviceSettings {
     }
 
     private void numbers(FittedDevice device, String at, String kind, String path, Record holder) {
-        for (RecordComponent component : holder.getClass().getRecordComponents()) {
-            Object value = Fields.at(holder, component.getName());
+        for (String component : Fields.names(holder)) {
+            Object value = Fields.at(holder, component);
             if (value instanceof Double wanted) {
-                String setting = kind + "." + component.getName();
+                String setting = kind + "." + component;
                 found.add(device.profile()
                         .knob(setting)
-                        .map(knob -> by(device, at, path + "/" + component.getName(), knob, wanted))
-                        .orElseGet(() -> missing(device, at, path, component.getName(), wanted)));
+                        .map(knob -> by(device, at, path + "/" + component, knob, wanted))
+                        .orElseGet(() -> missing(device, at, path, component, wanted)));
             }
         }
     }
@@ -184,19 +183,19 @@ public final class DeviceSettings {
         Code nearest = device.profile().codes().stream()
                 .min(Comparator.comparingDouble(code -> apart(code, kind, holder)))
                 .orElseThrow();
-        for (RecordComponent component : holder.getClass().getRecordComponents()) {
-            if (Fields.at(holder, component.getName()) instanceof Double wanted) {
-                Double effective = nearest.values().get(kind + "." + component.getName());
+        for (String component : Fields.names(holder)) {
+            if (Fields.at(holder, component) instanceof Double wanted) {
+                Double effective = nearest.values().get(kind + "." + component);
                 if (effective == null) {
-                    found.add(missing(device, at, path, component.getName(), wanted));
+                    found.add(missing(device, at, path, component, wanted));
                     continue;
                 }
                 boolean same = effective.equals(wanted);
-                Unit unit = Unit.of(component.getName());
+                Unit unit = Unit.of(component);
                 found.add(new Setting(
                         device.id(),
                         at,
-                        path + "/" + component.getName(),
+                        path + "/" + component,
                         "position",
                         nearest.code(),
                         "",
@@ -207,8 +206,8 @@ public final class DeviceSettings {
                         false,
                         same
                                 ? Optional.empty()
-                                : Optional.of("no position sets " + label(path, component.getName()) + " "
-                                        + unit.format(wanted) + "; the nearest sets " + unit.format(effective))));
+                                : Optional.of("no position sets " + label(path, component) + " " + unit.format(wanted)
+                                        + "; the nearest sets " + unit.format(effective))));
             }
         }
     }

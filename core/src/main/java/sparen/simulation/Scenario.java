@@ -29,7 +29,8 @@ public record Scenario(
         Map<String, Profile> profiles,
         long seed,
         List<TalkLoss> talkLosses,
-        List<Request> requests) {
+        List<Request> requests)
+        implements ScenarioWith {
     /** The longest run in days: ten years. */
     public static final int MOST_DAYS = 3660;
 

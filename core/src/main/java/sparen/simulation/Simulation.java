@@ -4,7 +4,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import sparen.program.Plan;
-import sparen.quantity.Fields;
 import sparen.result.DayFigures;
 import sparen.result.RunResult;
 import sparen.result.Window;
@@ -37,7 +36,7 @@ public final class Simulation {
     /** Works out what weather and seeds bring, once for any number of runs of the same scenario. The plan is taken as devices hold it. */
     public static Prepared prepare(Scenario scenario) {
         Plan set = DeviceSettings.asSet(scenario.plan());
-        Scenario held = set == scenario.plan() ? scenario : Fields.with(scenario, "plan", set);
+        Scenario held = set == scenario.plan() ? scenario : scenario.withPlan(set);
         return new Prepared(held, new SiteInputs(held));
     }
 

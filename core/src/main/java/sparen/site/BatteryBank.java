@@ -33,7 +33,8 @@ public record BatteryBank(
         Optional<BatteryTable> table,
         List<ParallelBattery> batteries,
         Optional<Ageing> ageing,
-        Optional<Enclosure> enclosure) {
+        Optional<Enclosure> enclosure)
+        implements BatteryBankWith {
     private static final double SHARES_SUM = 1e-6;
 
     public BatteryBank {

@@ -31,7 +31,8 @@ public record BatteryMonitor(
         double fullVolts,
         double fullAmperes,
         double fullSeconds,
-        List<String> unseen) {
+        List<String> unseen)
+        implements BatteryMonitorWith {
     public BatteryMonitor {
         Bounds.id("id", id);
         Bounds.name("name", name);

@@ -43,7 +43,8 @@ public record Bms(
         Optional<Double> wakeUpVolts,
         Optional<Double> requestedVolts,
         Optional<Double> requestedAmperes,
-        double idleWatts) {
+        double idleWatts)
+        implements BmsWith {
     public Bms {
         Bounds.within("highVolts", highVolts, 0, 1000);
         Bounds.within("highReleaseVolts", highReleaseVolts, 0, highVolts);

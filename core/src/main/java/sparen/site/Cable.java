@@ -23,7 +23,8 @@ public record Cable(
         Optional<Double> crossSectionSquareMillimetres,
         Optional<Double> oneWayMetres,
         Optional<Double> ampacityAmperes,
-        Optional<Fuse> fuse) {
+        Optional<Fuse> fuse)
+        implements CableWith {
     private static final Map<Double, Double> OHMS_PER_KILOMETRE_AT_20 = new TreeMap<>(Map.ofEntries(
             Map.entry(1.5, 12.1),
             Map.entry(2.5, 7.41),

@@ -28,7 +28,8 @@ public record ChargeController(
         Cable cable,
         Optional<Kind> kind,
         Optional<Double> maximumInputVolts,
-        Optional<Boolean> startsWithoutBattery) {
+        Optional<Boolean> startsWithoutBattery)
+        implements ChargeControllerWith {
     /** How a controller takes the array's power. */
     public enum Kind {
         /** Follows the maximum power point. */

@@ -43,7 +43,8 @@ public record Inverter(
         DcWindow window,
         Cable cable,
         Optional<Charger> charger,
-        Optional<Transfer> transfer) {
+        Optional<Transfer> transfer)
+        implements InverterWith {
     /**
      * Search mode: looks for a load now and then and is off between.
      *

@@ -31,7 +31,8 @@ public record Load(
         Optional<Restart> restart,
         Optional<Use> use,
         Optional<String> tank,
-        Optional<Integer> leg) {
+        Optional<Integer> leg)
+        implements LoadWith {
     /** What a load does when its power returns after a loss. */
     public enum Restart {
         /** Goes on by itself. */

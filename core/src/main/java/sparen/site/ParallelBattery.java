@@ -21,7 +21,8 @@ public record ParallelBattery(
         Cable cable,
         Optional<Ageing> ageing,
         double chargeOffset,
-        Optional<Bms> bms) {
+        Optional<Bms> bms)
+        implements ParallelBatteryWith {
     public ParallelBattery {
         Bounds.id("id", id);
         Bounds.name("name", name);

@@ -53,7 +53,8 @@ public record Site(
         List<DcSource> dcSources,
         List<WaterTank> tanks,
         Optional<Earthing> earthing,
-        List<Radio> radios) {
+        List<Radio> radios)
+        implements SiteWith {
     public Site {
         Bounds.name("name", name);
         Bounds.present("location", location);

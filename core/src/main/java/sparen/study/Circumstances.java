@@ -47,8 +47,7 @@ public record Circumstances(Optional<Double> startStateOfCharge, Optional<Ageing
         double factor = loadFactor.orElse(1.0);
         if (factor != 1) {
             List<Load> loads = plan.site().loads().stream()
-                    .map(load ->
-                            Fields.with(load, "consumption", load.consumption().times(factor)))
+                    .map(load -> load.withConsumption(load.consumption().times(factor)))
                     .toList();
             changed = Fields.withAt(changed, "site/loads", loads);
         }

@@ -49,7 +49,7 @@ record HelpfulSetting(String says, Plan plan) {
             if (feeds(plan, output, false) && !feeds(plan, output, true) && output.wish() != Wish.OFF) {
                 found.add(new HelpfulSetting(
                         output.name() + " left off",
-                        Fields.withAt(plan, "program/outputs/" + output.id(), Fields.with(output, "wish", Wish.OFF))));
+                        Fields.withAt(plan, "program/outputs/" + output.id(), output.withWish(Wish.OFF))));
             }
         }
         return List.copyOf(found);

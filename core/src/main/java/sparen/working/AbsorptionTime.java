@@ -5,7 +5,6 @@ import sparen.check.Cures;
 import sparen.examined.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.site.ChargeController;
 
 /** Absorption time of lead-acid: 0.42 × C20 / I, four hours at most; see {@link PlanningArithmetic#absorptionHours}. Each source has its own. */
@@ -40,7 +39,7 @@ final class AbsorptionTime implements Calculator {
                 .line("at most %.0f h: %.2f h (common practice)", MOST_HOURS, taken)
                 .enters(
                         "absorption time of " + controller.name() + " to " + Bounds.number(taken) + " h",
-                        Cures.charging(controller.id(), one -> Fields.with(one, "absorptionSeconds", taken * 3600)));
+                        Cures.charging(controller.id(), one -> one.withAbsorptionSeconds(taken * 3600)));
     }
 
     /** The current a controller charges with (A). */

@@ -5,7 +5,6 @@ import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.site.AcSource;
 import sparen.site.Inverter;
 
@@ -36,10 +35,7 @@ final class AcInput implements Calculator {
         AcProgram ac = plan.program().ac().orElse(AcProgram.PLAIN);
         return Stream.of(done.enters(
                 "AC input limit to " + Bounds.number(taken) + " A",
-                changed -> Fields.with(
-                        changed,
-                        "program",
-                        Fields.with(
-                                changed.program(), "ac", Optional.of(Fields.with(ac, "inputLimitAmperes", taken))))));
+                changed ->
+                        changed.withProgram(changed.program().withAc(Optional.of(ac.withInputLimitAmperes(taken))))));
     }
 }

@@ -5,7 +5,6 @@ import java.util.stream.Stream;
 import sparen.check.Cures;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 
 /** The most a charger may be set to: what the batteries bear, its conductor and fuse, and its hardware. */
 final class ChargeCurrentCeiling implements Calculator {
@@ -36,8 +35,7 @@ final class ChargeCurrentCeiling implements Calculator {
                     .enters(
                             "current setting of " + controller.name() + " to " + Bounds.number(ceiling) + " A",
                             Cures.details(
-                                    controller.id(),
-                                    details -> Fields.with(details, "maximumAmperes", Optional.of(ceiling))));
+                                    controller.id(), details -> details.withMaximumAmperes(Optional.of(ceiling))));
         });
     }
 }

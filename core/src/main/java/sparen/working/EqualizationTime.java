@@ -6,7 +6,6 @@ import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.site.Chemistry;
 
 /** Equalization lasts one half to two thirds of absorption; flooded batteries only. Common practice, no source. */
@@ -35,15 +34,12 @@ final class EqualizationTime implements Calculator {
                                     "equalization of " + controller.name() + " to " + Bounds.number(hours) + " h",
                                     Cures.details(
                                             controller.id(),
-                                            details -> Fields.with(
-                                                    details,
-                                                    "equalization",
-                                                    details.equalization()
-                                                            .map(one -> new ChargeDetails.Equalization(
-                                                                    one.volts(),
-                                                                    hours * 3600,
-                                                                    one.everyDays(),
-                                                                    Math.max(one.giveUpSeconds(), hours * 3600))))));
+                                            details -> details.withEqualization(details.equalization()
+                                                    .map(one -> new ChargeDetails.Equalization(
+                                                            one.volts(),
+                                                            hours * 3600,
+                                                            one.everyDays(),
+                                                            Math.max(one.giveUpSeconds(), hours * 3600))))));
                 });
     }
 }

@@ -4,7 +4,6 @@ import java.util.stream.Stream;
 import sparen.check.Cures;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 
 /** Capacity as aged, and "full" by voltage and tail current. Tail 2 to 5 % of capacity is common practice, no source. */
 final class MonitorSettings implements Calculator {
@@ -28,9 +27,7 @@ final class MonitorSettings implements Calculator {
                                         plan.bank().capacityAmpereHours(), aged * 100, capacity)
                                 .enters(
                                         "capacity in " + monitor.name() + " to " + Bounds.number(capacity) + " Ah",
-                                        Cures.monitor(
-                                                monitor.id(),
-                                                one -> Fields.with(one, "configuredAmpereHours", capacity))),
+                                        Cures.monitor(monitor.id(), one -> one.withConfiguredAmpereHours(capacity))),
                         working(
                                         "site/monitors/" + monitor.id() + "/fullVolts",
                                         "\"Full\" in " + monitor.name(),
@@ -43,9 +40,7 @@ final class MonitorSettings implements Calculator {
                                 .enters(
                                         "\"full\" in " + monitor.name() + " at " + Bounds.number(full) + " V and "
                                                 + Bounds.number(tail) + " A",
-                                        Cures.monitor(
-                                                monitor.id(),
-                                                one -> Fields.with(
-                                                        Fields.with(one, "fullVolts", full), "fullAmperes", tail)))));
+                                        Cures.monitor(monitor.id(), one -> one.withFullVolts(full)
+                                                .withFullAmperes(tail)))));
     }
 }

@@ -6,15 +6,14 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
-import com.tngtech.archunit.core.importer.ImportOption;
 import java.time.Instant;
 import org.testng.annotations.Test;
+import sparen.quantity.Fields;
 
 /** The house rules of the core. */
 public class ArchitectureTest {
     private final JavaClasses core = new ClassFileImporter()
-            .withImportOption(new ImportOption.DoNotIncludeTests())
-            .importPackages("sparen");
+            .importUrl(Fields.class.getProtectionDomain().getCodeSource().getLocation());
 
     @Test
     public void coreKnowsNoFrameworkNoJsonNoSqlAndNoClock() {
@@ -38,6 +37,12 @@ public class ArchitectureTest {
                 .should()
                 .dependOnClassesThat()
                 .haveFullyQualifiedName("java.io.File")
+                .check(core);
+        noClasses()
+                .should()
+                .dependOnClassesThat()
+                .resideInAPackage("java.lang.reflect..")
+                .because("what walks over records stands on what the module records writes")
                 .check(core);
     }
 

@@ -7,6 +7,7 @@ import static org.testng.Assert.expectThrows;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.bench.BenchScript.Turn;
 import sparen.measure.Machine;
@@ -71,7 +72,7 @@ public class LiveBenchTest {
         Plan locked = plan(24.5, 24.8, 2);
         Output output = locked.program().outputs().get(0);
         Lockout lockout = new Lockout(3, 900, 1, 0, Lockout.Release.TIME, 3600);
-        locked = Fields.withAt(locked, "program/outputs/pump", output.withLockout(lockout));
+        locked = Fields.withAt(locked, "program/outputs/pump", output.withLockout(Optional.of(lockout)));
         BenchState held = play(locked, 120, on);
         assertEquals(
                 held.events().stream()

@@ -16,7 +16,6 @@ import sparen.program.Rule;
 import sparen.program.Wish;
 import sparen.program.rule.ChargeInhibit;
 import sparen.program.rule.SourceTransfer;
-import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.result.Event;
 
@@ -83,7 +82,9 @@ public class SupplyBenchTest {
     @Test
     public void locksOut() {
         Plan locked = FullSite.output(
-                PLAN, "radio", output -> output.withLockout(new Lockout(3, 3600, 1, 0, Lockout.Release.TIME, 5000)));
+                PLAN,
+                "radio",
+                output -> output.withLockout(Optional.of(new Lockout(3, 3600, 1, 0, Lockout.Release.TIME, 5000))));
         Turn[] turns = new Turn[6];
         for (int i = 0; i < 3; i++) {
             turns[2 * i] = battery(i * 400, 22, 0);
@@ -126,13 +127,9 @@ public class SupplyBenchTest {
                 "waits for transfer to AC 24 V; reads 23.5 V, passed; something else of its rule is not met"
             },
         }) {
-            Plan plan = FullSite.output(
-                    PLAN,
-                    "radio",
-                    output -> Fields.with(
-                            output.withProtection(Optional.empty()).withAutomatic(Optional.of((Rule) row[0])),
-                            "wish",
-                            Wish.AUTOMATIC));
+            Plan plan = FullSite.output(PLAN, "radio", output -> output.withProtection(Optional.empty())
+                    .withAutomatic(Optional.of((Rule) row[0]))
+                    .withWish(Wish.AUTOMATIC));
             BenchState state = play(plan, 1, battery(0, (Double) row[1], 0));
             assertTrue(radio(state).closed());
             assertEquals(radio(state).whyNot(), row[2]);

@@ -81,7 +81,8 @@ public class ChecksTest {
     }
 
     private static Plan automatic(String id, Rule rule) {
-        return output(PLAN, id, output -> Fields.with(output.withAutomatic(Optional.of(rule)), "wish", Wish.AUTOMATIC));
+        return output(
+                PLAN, id, output -> output.withAutomatic(Optional.of(rule)).withWish(Wish.AUTOMATIC));
     }
 
     private static Plan charging(Plan plan, String charger, UnaryOperator<ChargeProgram> change) {
@@ -110,10 +111,10 @@ public class ChecksTest {
         return output(
                 PLAN,
                 id,
-                output -> output.withContact(
+                output -> output.withContact(Optional.of(
                         component == null
                                 ? Contact.of(kind)
-                                : Fields.with(Contact.of(kind), component, Optional.of(value))));
+                                : Fields.with(Contact.of(kind), component, Optional.of(value)))));
     }
 
     private static Knob knob(double least, double most, double step) {
@@ -135,8 +136,9 @@ public class ChecksTest {
     private static Plan fitted(Knob low) {
         List<Knob> knobs = new ArrayList<>(List.of(low));
         for (String field : List.of("lvdDelaySeconds", "lvrVolts", "lvrDelaySeconds")) {
-            knobs.add(Fields.with(
-                    Fields.with(knob(0, 10_000, 0.1), "setting", "voltageDisconnect." + field), "unit", ""));
+            knobs.add(knob(0, 10_000, 0.1)
+                    .withSetting("voltageDisconnect." + field)
+                    .withUnit(""));
         }
         Hiding hiding = new Hiding("voltageDisconnect", "voltageDisconnect", "one at a time");
         DeviceProfile profile = new DeviceProfile(
@@ -154,17 +156,11 @@ public class ChecksTest {
     }
 
     private static Plan windows(Plan plan, AcWindow... windows) {
-        return Fields.with(
-                plan,
-                "program",
-                Fields.with(
-                        plan.program(),
-                        "ac",
-                        plan.program().ac().map(ac -> Fields.with(ac, "windows", List.of(windows)))));
+        return plan.withProgram(plan.program().withAc(plan.program().ac().map(ac -> ac.withWindows(List.of(windows)))));
     }
 
     private static Plan inFrontOf(String id, String... drives) {
-        return output(PLAN, id, output -> Fields.with(output, "loads", List.of(drives)));
+        return output(PLAN, id, output -> output.withLoads(List.of(drives)));
     }
 
     private static Plan feeder(double night) {
@@ -187,20 +183,18 @@ public class ChecksTest {
     }
 
     private static Plan diverting(Rule rule) {
-        Plan plan = load(PLAN, "kitchen", load -> Fields.with(load, "use", Optional.of(Load.Use.DIVERSION)));
-        return output(
-                plan,
-                "kitchen",
-                output -> Fields.with(output.withAutomatic(Optional.of(rule)), "wish", Wish.AUTOMATIC));
+        Plan plan = load(PLAN, "kitchen", load -> load.withUse(Optional.of(Load.Use.DIVERSION)));
+        return output(plan, "kitchen", output -> output.withAutomatic(Optional.of(rule))
+                .withWish(Wish.AUTOMATIC));
     }
 
     /** Name of the check, a plan in which it must fire, how severe. Where a change sets off others too, they are not looked at. */
     @DataProvider
     public Object[][] wrong() {
         Earthing twice = new Earthing(true, Earthing.InverterBond.WHILE_INVERTING, List.of());
-        Plan volatileClock = output(PLAN, "start", output -> output.withClock(new DeviceClock(0, 0, true)));
-        Plan cascade =
-                load(LITHIUM, "kitchen", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(2000)));
+        Plan volatileClock =
+                output(PLAN, "start", output -> output.withClock(Optional.of(new DeviceClock(0, 0, true))));
+        Plan cascade = load(LITHIUM, "kitchen", one -> one.withConsumption(new Consumption.ConstantPower(2000)));
         DcSource wind = new DcSource("wind", "wind", "wind", 30, 28);
         Cable weak = new Cable(
                 Optional.of(0.01),
@@ -229,16 +223,8 @@ public class ChecksTest {
                         one -> one.withAutomatic(Optional.of(new HardCutOff("terminals", 23, 25, 1, 60)))),
                 Severity.CAUTION
             },
-            {
-                "FloatAboveAbsorption",
-                charging(PLAN, "mppt", one -> Fields.with(one, "floatVolts", 29.0)),
-                Severity.DANGER
-            },
-            {
-                "RechargeAboveFloat",
-                charging(PLAN, "mppt", one -> Fields.with(one, "rechargeVolts", 27.2)),
-                Severity.DANGER
-            },
+            {"FloatAboveAbsorption", charging(PLAN, "mppt", one -> one.withFloatVolts(29.0)), Severity.DANGER},
+            {"RechargeAboveFloat", charging(PLAN, "mppt", one -> one.withRechargeVolts(27.2)), Severity.DANGER},
             {"DiversionUnreachable", diverting(new VoltageDiversion("terminals", 28.9, 60, 27, 60, 0)), Severity.CAUTION
             },
             {
@@ -257,16 +243,8 @@ public class ChecksTest {
             },
             {"ReconnectUnreachable", protection(PLAN, "radio", "lvrVolts", 29.0), Severity.DANGER},
             {"WrongScale", protection(PLAN, "radio", "lvdVolts", 11.4), Severity.DANGER},
-            {
-                "RegulationAboveBattery",
-                charging(PLAN, "mppt", one -> Fields.with(one, "absorptionVolts", 31.5)),
-                Severity.DANGER
-            },
-            {
-                "RegulationAtBmsLimit",
-                charging(LITHIUM, "mppt", one -> Fields.with(one, "absorptionVolts", 29.2)),
-                Severity.DANGER
-            },
+            {"RegulationAboveBattery", charging(PLAN, "mppt", one -> one.withAbsorptionVolts(31.5)), Severity.DANGER},
+            {"RegulationAtBmsLimit", charging(LITHIUM, "mppt", one -> one.withAbsorptionVolts(29.2)), Severity.DANGER},
             {
                 "LithiumByLeadAcidProfile",
                 details(LITHIUM, "mppt", "equalization", new ChargeDetails.Equalization(28.9, 3600, 30, 7200)),
@@ -288,13 +266,13 @@ public class ChecksTest {
             },
             {
                 "MonitorCapacity",
-                Cures.monitor("monitor", one -> Fields.with(one, "configuredAmpereHours", 500.0))
+                Cures.monitor("monitor", one -> one.withConfiguredAmpereHours(500.0))
                         .apply(PLAN),
                 Severity.CAUTION
             },
             {
                 "LoadsPastShunt",
-                Cures.monitor("monitor", one -> Fields.with(one, "unseen", List.of("radio")))
+                Cures.monitor("monitor", one -> one.withUnseen(List.of("radio")))
                         .apply(PLAN),
                 Severity.CAUTION
             },
@@ -316,11 +294,7 @@ public class ChecksTest {
                 charging(PLAN, "mppt", one -> new ChargeProgram("mppt", 28.8, 1800, 27.2, 25, 600)),
                 Severity.CAUTION
             },
-            {
-                "AcInputLimit",
-                Fields.with(PLAN, "program", Fields.with(PLAN.program(), "ac", Optional.of(AcProgram.PLAIN))),
-                Severity.CAUTION
-            },
+            {"AcInputLimit", PLAN.withProgram(PLAN.program().withAc(Optional.of(AcProgram.PLAIN))), Severity.CAUTION},
             {
                 "GeneratorLegs",
                 site(
@@ -331,7 +305,7 @@ public class ChecksTest {
             },
             {
                 "InverterOverload",
-                load(PLAN, "saw", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(2500))),
+                load(PLAN, "saw", one -> one.withConsumption(new Consumption.ConstantPower(2500))),
                 Severity.CAUTION
             },
             {"ContactRating", contact("kitchen", Contact.Kind.RELAY, "dcAmperes", 3.0), Severity.DANGER},
@@ -341,7 +315,7 @@ public class ChecksTest {
                 load(
                         contact("kitchen", Contact.Kind.RELAY, "inrushAmperes", 20.0),
                         "kitchen",
-                        one -> Fields.with(one, "surge", Optional.of(new Load.StartSurge(6, 1)))),
+                        one -> one.withSurge(Optional.of(new Load.StartSurge(6, 1)))),
                 Severity.DANGER
             },
             {"CoilDropsOut", contact("radio", Contact.Kind.RELAY, "dropOutVolts", 22.7), Severity.CAUTION},
@@ -350,13 +324,13 @@ public class ChecksTest {
                 output(
                         contact("kitchen", Contact.Kind.SOLID_STATE_ONE_WAY, null, null),
                         "kitchen",
-                        one -> Fields.with(one, "loads", List.of("inverter"))),
+                        one -> one.withLoads(List.of("inverter"))),
                 Severity.DANGER
             },
-            {"ConductorAndFuse", load(PLAN, "radio", one -> Fields.with(one, "cable", weak)), Severity.DANGER},
+            {"ConductorAndFuse", load(PLAN, "radio", one -> one.withCable(weak)), Severity.DANGER},
             {
                 "ConductorAndFuse",
-                load(PLAN, "radio", one -> Fields.with(one, "consumption", new Consumption.ConstantPower(6000))),
+                load(PLAN, "radio", one -> one.withConsumption(new Consumption.ConstantPower(6000))),
                 Severity.CAUTION
             },
             {
@@ -389,7 +363,7 @@ public class ChecksTest {
                                 inFrontOf("kitchen", "inverter"),
                                 new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
                         "kitchen",
-                        one -> Fields.with(one, "wish", Wish.OFF)),
+                        one -> one.withWish(Wish.OFF)),
                 Severity.CAUTION
             },
             {
@@ -402,17 +376,13 @@ public class ChecksTest {
                 Severity.CAUTION
             },
             {"BmsCascade", cascade, Severity.CAUTION},
-            {
-                "ColdCharge",
-                charging(LITHIUM, "mppt", one -> Fields.with(one, "details", Optional.empty())),
-                Severity.CAUTION
-            },
+            {"ColdCharge", charging(LITHIUM, "mppt", one -> one.withDetails(Optional.empty())), Severity.CAUTION},
             {
                 "StringVoltageInCold",
                 site(
                         PLAN,
                         "controllers",
-                        List.of(Fields.with(PLAN.site().controllers().get(0), "maximumInputVolts", Optional.of(85.0)))),
+                        List.of(PLAN.site().controllers().get(0).withMaximumInputVolts(Optional.of(85.0)))),
                 Severity.DANGER
             },
             {"SoleDiversion", site(PLAN, "dcSources", List.of(wind)), Severity.CAUTION},
@@ -420,11 +390,7 @@ public class ChecksTest {
             {"IdleDraw", idle(), Severity.NOTE},
             {
                 "SearchMissesLoads",
-                load(
-                        PLAN,
-                        "saw",
-                        one -> Fields.with(
-                                Fields.with(one, "critical", true), "consumption", new Consumption.ConstantPower(10))),
+                load(PLAN, "saw", one -> one.withCritical(true).withConsumption(new Consumption.ConstantPower(10))),
                 Severity.CAUTION
             },
             {
@@ -437,7 +403,7 @@ public class ChecksTest {
             {
                 "SurgeTripsDisconnect",
                 protection(
-                        load(PLAN, "kitchen", one -> Fields.with(one, "surge", Optional.of(new Load.StartSurge(2, 5)))),
+                        load(PLAN, "kitchen", one -> one.withSurge(Optional.of(new Load.StartSurge(2, 5)))),
                         "kitchen",
                         "lvdDelaySeconds",
                         2.0),
@@ -445,17 +411,12 @@ public class ChecksTest {
             },
             {
                 "VentilationNeeded",
-                output(
-                        PLAN,
-                        "fan",
-                        one -> Fields.with(Fields.with(one, "wish", Wish.ON), "automatic", Optional.empty())),
+                output(PLAN, "fan", one -> one.withWish(Wish.ON).withAutomatic(Optional.empty())),
                 Severity.CAUTION
             },
             {
                 "UnconfirmedProtection",
-                Fields.with(
-                        PLAN,
-                        "origins",
+                PLAN.withOrigins(
                         Map.of("program/outputs/radio/protection/lvdVolts", new Origin(Origin.Kind.GUESS, ""))),
                 Severity.CAUTION
             },
@@ -463,13 +424,8 @@ public class ChecksTest {
             {"TestForceLeft", output(PLAN, "radio", one -> one.withTestForce(TestForce.OPEN)), Severity.CAUTION},
             {
                 "TemporaryValueLeft",
-                Fields.with(
-                        PLAN,
-                        "program",
-                        Fields.with(
-                                PLAN.program(),
-                                "temporary",
-                                List.of(new TemporaryValue("x", "LVD of radio", 22.8, "V")))),
+                PLAN.withProgram(
+                        PLAN.program().withTemporary(List.of(new TemporaryValue("x", "LVD of radio", 22.8, "V")))),
                 Severity.CAUTION
             },
             {"FactoryPassword", site(PLAN, "radios", List.of(new Radio("bridge", "bridge", true))), Severity.CAUTION},
@@ -481,21 +437,12 @@ public class ChecksTest {
             {"Drifted", Fields.withAt(PLAN, "program/drifted", List.of("mppt")), Severity.CAUTION},
             {"BeyondTheDevice", fitted(knob(11, 12, 0.1)), Severity.CAUTION},
             {"HiddenByDevice", fitted(knob(20, 30, 0.1)), Severity.DANGER},
-            {
-                "NotSent",
-                Fields.with(PLAN, "program", Fields.with(PLAN.program(), "unsent", List.of("mppt"))),
-                Severity.CAUTION
-            },
+            {"NotSent", PLAN.withProgram(PLAN.program().withUnsent(List.of("mppt"))), Severity.CAUTION},
             {
                 "WindowIgnoresVoltage",
                 windows(
-                        Fields.with(
-                                PLAN,
-                                "program",
-                                Fields.with(
-                                        PLAN.program(),
-                                        "ac",
-                                        PLAN.program().ac().map(ac -> Fields.with(ac, "toAcVolts", 23.5)))),
+                        PLAN.withProgram(
+                                PLAN.program().withAc(PLAN.program().ac().map(ac -> ac.withToAcVolts(23.5)))),
                         new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4)),
                 Severity.CAUTION
             },
@@ -507,15 +454,13 @@ public class ChecksTest {
                                 inFrontOf("kitchen", "inverter"),
                                 new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
                         "kitchen",
-                        one -> Fields.with(
-                                one.withAutomatic(Optional.of(new ClockSchedule(List.of(DailySpan.daily(6, 22))))),
-                                "wish",
-                                Wish.AUTOMATIC)),
+                        one -> one.withAutomatic(Optional.of(new ClockSchedule(List.of(DailySpan.daily(6, 22)))))
+                                .withWish(Wish.AUTOMATIC)),
                 Severity.CAUTION
             },
             {
                 "ProfileOfAnotherChemistry",
-                charging(LITHIUM, "mppt", one -> Fields.with(one, "absorptionVolts", 26.6)),
+                charging(LITHIUM, "mppt", one -> one.withAbsorptionVolts(26.6)),
                 Severity.CAUTION
             },
             {
@@ -535,25 +480,20 @@ public class ChecksTest {
         return site(
                 LITHIUM,
                 "battery",
-                Fields.with(
-                        LITHIUM.site().battery(),
-                        "batteries",
-                        LITHIUM.site().battery().batteries().stream()
-                                .map(box -> Fields.with(box, "bms", box.bms().map(change)))
+                LITHIUM.site()
+                        .battery()
+                        .withBatteries(LITHIUM.site().battery().batteries().stream()
+                                .map(box -> box.withBms(box.bms().map(change)))
                                 .toList()));
     }
 
     private static Plan tooMuchCharge() {
-        return boxes(bms -> Fields.with(bms, "chargeAmperes", 40.0));
+        return boxes(bms -> bms.withChargeAmperes(40.0));
     }
 
     private static Plan idle() {
-        return site(
-                PLAN,
-                "inverter",
-                PLAN.site()
-                        .inverter()
-                        .map(one -> Fields.with(Fields.with(one, "search", Optional.empty()), "idleWatts", 30.0)));
+        return site(PLAN, "inverter", PLAN.site().inverter().map(one -> one.withSearch(Optional.empty())
+                .withIdleWatts(30.0)));
     }
 
     private static Plan withoutProtection() {
@@ -562,20 +502,20 @@ public class ChecksTest {
     }
 
     private static Plan asleep() {
-        Plan plan = boxes(bms -> Fields.with(bms, "wakeUpVolts", Optional.of(26.0)));
-        return site(output(plan, "start", one -> Fields.with(one, "loads", List.of())), "acSources", List.of());
+        Plan plan = boxes(bms -> bms.withWakeUpVolts(Optional.of(26.0)));
+        return site(output(plan, "start", one -> one.withLoads(List.of())), "acSources", List.of());
     }
 
     /** A heater of so many watts in a box that warms by a tenth of a kelvin for each. */
     private static Plan heated(double watts) {
         Enclosure enclosure =
                 new Enclosure(86_400, 0.1, Optional.empty(), Optional.of(new Enclosure.CabinetHeater(watts, 6, 8)));
-        return site(LITHIUM, "battery", Fields.with(LITHIUM.site().battery(), "enclosure", Optional.of(enclosure)));
+        return site(LITHIUM, "battery", LITHIUM.site().battery().withEnclosure(Optional.of(enclosure)));
     }
 
     private static Plan twoMonitors() {
         BatteryMonitor first = PLAN.site().monitors().get(0);
-        Plan plan = site(PLAN, "monitors", List.of(first, Fields.with(first, "id", "other")));
+        Plan plan = site(PLAN, "monitors", List.of(first, first.withId("other")));
         return output(
                 plan,
                 "kitchen",
@@ -643,9 +583,7 @@ public class ChecksTest {
     @Test
     public void floatAtAbsorptionIsAllowed() {
         assertEquals(
-                find(charging(LITHIUM, "mppt", one -> Fields.with(one, "floatVolts", 28.0)))
-                        .toString(),
-                "[]");
+                find(charging(LITHIUM, "mppt", one -> one.withFloatVolts(28.0))).toString(), "[]");
     }
 
     /** 120 W at 23.4 V through resistance and no more: both numbers of the sag are shown, with how sure it is. */
@@ -673,8 +611,8 @@ public class ChecksTest {
         Plan plan = load(
                 protection(PLAN, "kitchen", "lvrVolts", 23.44),
                 "kitchen",
-                one -> Fields.with(one, "consumption", new Consumption.Resistance(1)));
-        Plan low = site(plan, "battery", Fields.with(plan.site().battery(), "startStateOfCharge", 0.35));
+                one -> one.withConsumption(new Consumption.Resistance(1)));
+        Plan low = site(plan, "battery", plan.site().battery().withStartStateOfCharge(0.35));
         Plan fast = output(
                 low,
                 "kitchen",
@@ -700,11 +638,8 @@ public class ChecksTest {
     /** Without protection the battery runs empty in dull weather; with it the same run shows nothing of the kind. */
     @Test
     public void aRunShowsWhatThePlanDoesNot() {
-        Plan bare = load(
-                withoutProtection(),
-                "radio",
-                one -> Fields.with(one, "consumption", new Consumption.ConstantPower(400)));
-        Plan noHelp = output(bare, "start", one -> Fields.with(one, "wish", Wish.OFF));
+        Plan bare = load(withoutProtection(), "radio", one -> one.withConsumption(new Consumption.ConstantPower(400)));
+        Plan noHelp = output(bare, "start", one -> one.withWish(Wish.OFF));
         RunResult run = run(noHelp, 12 * 86_400);
         List<String> told =
                 Checks.of(noHelp, PROFILES, run).stream().map(Finding::check).toList();
@@ -731,9 +666,9 @@ public class ChecksTest {
     private static Plan withOutputsAgain(Plan plan, int copy) {
         List<Output> outputs = new ArrayList<>(plan.program().outputs());
         for (Output output : PLAN.program().outputs()) {
-            outputs.add(Fields.with(Fields.with(output, "id", output.id() + "-" + copy), "loads", List.of()));
+            outputs.add(output.withId(output.id() + "-" + copy).withLoads(List.of()));
         }
-        return Fields.with(plan, "program", Fields.with(plan.program(), "outputs", outputs));
+        return plan.withProgram(plan.program().withOutputs(outputs));
     }
 
     private static long findingBytes(Plan plan) {

@@ -25,7 +25,6 @@ import sparen.program.Surroundings;
 import sparen.program.Wish;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
-import sparen.quantity.Fields;
 
 /** The text of every rule, run scan by scan by an interpreter that knows nothing of the engine, beside the engine's own switch. */
 public class StructuredTextTest {
@@ -51,13 +50,9 @@ public class StructuredTextTest {
     public void theTextActsAsTheEngineDoes(RuleKind kind) {
         Rule rule =
                 kind.usual().apply(Surroundings.of(FullSite.PLAN).at(output())).orElseThrow();
-        Plan plan = FullSite.output(
-                FullSite.PLAN,
-                output().id(),
-                output -> Fields.with(
-                        output.withAutomatic(Optional.of(rule)).withProtection(Optional.empty()),
-                        "wish",
-                        Wish.AUTOMATIC));
+        Plan plan = FullSite.output(FullSite.PLAN, output().id(), output -> output.withAutomatic(Optional.of(rule))
+                .withProtection(Optional.empty())
+                .withWish(Wish.AUTOMATIC));
         Output programmed = plan.program().outputs().get(1);
         Surroundings around = Surroundings.of(plan).at(programmed);
         TextInterpreter text = new TextInterpreter(StructuredText.of(plan, programmed));

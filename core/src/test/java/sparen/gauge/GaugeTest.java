@@ -82,24 +82,14 @@ public class GaugeTest {
     }
 
     private static Plan compensated(Plan plan) {
-        return Fields.with(
-                plan,
-                "program",
-                Fields.with(
-                        plan.program(),
-                        "charging",
-                        plan.program().charging().stream()
-                                .map(charging -> charging.controller().equals("mppt")
-                                        ? Fields.with(
-                                                charging,
-                                                "details",
-                                                charging.details()
-                                                        .map(details -> Fields.with(
-                                                                details,
-                                                                "compensation",
-                                                                Optional.of(new Compensation(-0.005, 30, 26, true)))))
-                                        : charging)
-                                .toList()));
+        return plan.withProgram(plan.program()
+                .withCharging(plan.program().charging().stream()
+                        .map(charging -> charging.controller().equals("mppt")
+                                ? charging.withDetails(charging.details()
+                                        .map(details -> details.withCompensation(
+                                                Optional.of(new Compensation(-0.005, 30, 26, true)))))
+                                : charging)
+                        .toList()));
     }
 
     /** Tables say the same as the screen: a line a level, a line an output, its sentence in it. */
@@ -113,7 +103,7 @@ public class GaugeTest {
                 levels.toString());
         List<String> outputs = Tables.outputs(FullSite.PLAN).lines().toList();
         assertEquals(outputs.size(), 1 + FullSite.PLAN.program().outputs().size());
-        Output named = Fields.with(FullSite.PLAN.program().outputs().get(0), "name", "radio, \"main\"");
+        Output named = FullSite.PLAN.program().outputs().get(0).withName("radio, \"main\"");
         Plan quoted = FullSite.output(FullSite.PLAN, "radio", output -> named);
         assertTrue(
                 Tables.outputs(quoted).contains("radio,\"radio, \"\"main\"\"\",radio,on,"), "quoted as RFC 4180 says");
@@ -130,10 +120,8 @@ public class GaugeTest {
                 .apply(Surroundings.of(FullSite.LITHIUM)
                         .at(FullSite.LITHIUM.program().outputs().get(0)))
                 .orElseThrow();
-        Plan plan = FullSite.output(
-                FullSite.LITHIUM,
-                "fan",
-                output -> Fields.with(output.withAutomatic(Optional.of(cooling)), "wish", Wish.AUTOMATIC));
+        Plan plan = FullSite.output(FullSite.LITHIUM, "fan", output -> output.withAutomatic(Optional.of(cooling))
+                .withWish(Wish.AUTOMATIC));
         Gauge gauge = Gauge.of(plan, Map.of());
         List<Peg> degrees =
                 gauge.pegs().stream().filter(one -> one.unit().equals("°C")).toList();
@@ -155,8 +143,7 @@ public class GaugeTest {
                 "loads",
                 FullSite.PLAN.site().loads().stream()
                         .map(load -> load.id().equals("radio")
-                                ? Fields.with(
-                                        load, "cable", Fields.with(load.cable(), "ampacityAmperes", Optional.of(2.2)))
+                                ? load.withCable(load.cable().withAmpacityAmperes(Optional.of(2.2)))
                                 : load)
                         .toList());
         Gauge gauge = Gauge.of(thin, Map.of());

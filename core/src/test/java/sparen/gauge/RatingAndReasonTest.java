@@ -13,7 +13,6 @@ import sparen.program.FullSite;
 import sparen.program.Plan;
 import sparen.program.TestForce;
 import sparen.program.Wish;
-import sparen.quantity.Fields;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Scenario;
@@ -27,14 +26,11 @@ public class RatingAndReasonTest {
     /** 50 W at 24 V are 2.08 A; they start with no more than that. */
     @Test
     public void tellsWhatIsUsedOfTheContact() {
-        Contact contact = Fields.with(
-                Fields.with(
-                        Fields.with(Contact.of(Contact.Kind.RELAY), "dcAmperes", Optional.of(5.0)),
-                        "dcVolts",
-                        Optional.of(30.0)),
-                "inrushAmperes",
-                Optional.of(20.0));
-        Plan plan = FullSite.output(FullSite.PLAN, "radio", output -> output.withContact(contact));
+        Contact contact = Contact.of(Contact.Kind.RELAY)
+                .withDcAmperes(Optional.of(5.0))
+                .withDcVolts(Optional.of(30.0))
+                .withInrushAmperes(Optional.of(20.0));
+        Plan plan = FullSite.output(FullSite.PLAN, "radio", output -> output.withContact(Optional.of(contact)));
         List<Rating> ratings = Rating.of(plan, Map.of()).stream()
                 .filter(one -> one.output().equals("radio"))
                 .toList();
@@ -61,7 +57,7 @@ public class RatingAndReasonTest {
         assertTrue(why.endsWith(" V"), why);
         Plan forced = FullSite.output(FullSite.PLAN, "radio", output -> output.withTestForce(TestForce.CLOSED));
         assertEquals(WhyNot.of(forced, calm, "radio"), Optional.of("a test force holds it"));
-        Plan off = FullSite.output(FullSite.PLAN, "radio", output -> Fields.with(output, "wish", Wish.OFF));
+        Plan off = FullSite.output(FullSite.PLAN, "radio", output -> output.withWish(Wish.OFF));
         assertEquals(WhyNot.of(off, calm, "radio"), Optional.of("its wish is off"));
         Plan bare = FullSite.output(FullSite.PLAN, "radio", output -> output.withProtection(Optional.empty()));
         assertEquals(WhyNot.of(bare, calm, "radio"), Optional.of("its wish is on and nothing guards it"));

@@ -111,18 +111,14 @@ public final class FullSite {
                 List.of(),
                 Optional.empty(),
                 List.of());
-        ChargeDetails details = Fields.with(
-                Fields.with(
-                        ChargeDetails.NONE,
-                        "absorptionEnd",
-                        Optional.of(new AbsorptionEnd(
-                                Optional.of(8.0),
-                                AbsorptionEnd.Whose.NET_AT_SHUNT,
-                                1200,
-                                AbsorptionEnd.InCloud.PAUSES,
-                                Optional.empty()))),
-                "maximumAmperes",
-                Optional.of(55.0));
+        ChargeDetails details = ChargeDetails.NONE
+                .withAbsorptionEnd(Optional.of(new AbsorptionEnd(
+                        Optional.of(8.0),
+                        AbsorptionEnd.Whose.NET_AT_SHUNT,
+                        1200,
+                        AbsorptionEnd.InCloud.PAUSES,
+                        Optional.empty())))
+                .withMaximumAmperes(Optional.of(55.0));
         List<Output> outputs = List.of(
                 output("radio", null, new VoltageDisconnect("terminals", 22.8, 30, 25, 300), "radio"),
                 output("kitchen", null, new VoltageDisconnect("terminals", 23.4, 30, 25.4, 300), "kitchen"),
@@ -140,7 +136,7 @@ public final class FullSite {
                                 new ChargeProgram("mppt", 28.8, 7200, 27.2, 25, 600, Optional.of(details)),
                                 new ChargeProgram("inverter", 28.2, 7200, 27, 25, 600)),
                         outputs,
-                        Optional.of(Fields.with(AcProgram.PLAIN, "inputLimitAmperes", 12.0))),
+                        Optional.of(AcProgram.PLAIN.withInputLimitAmperes(12.0))),
                 Map.of());
     }
 
@@ -178,18 +174,13 @@ public final class FullSite {
                 boxes,
                 Optional.empty(),
                 Optional.empty());
-        ChargeDetails limits = Fields.with(
-                ChargeDetails.NONE, "temperatureLimits", Optional.of(new ChargeDetails.TemperatureLimits(4, 45, 2)));
-        Plan plan = Fields.with(PLAN, "site", Fields.with(PLAN.site(), "battery", bank));
-        return Fields.with(
-                plan,
-                "program",
-                Fields.with(
-                        plan.program(),
-                        "charging",
-                        List.of(
-                                new ChargeProgram("mppt", 28, 3600, 27, 26.2, 600, Optional.of(limits)),
-                                new ChargeProgram("inverter", 27.8, 3600, 27, 26, 600, Optional.of(limits)))));
+        ChargeDetails limits =
+                ChargeDetails.NONE.withTemperatureLimits(Optional.of(new ChargeDetails.TemperatureLimits(4, 45, 2)));
+        Plan plan = PLAN.withSite(PLAN.site().withBattery(bank));
+        return plan.withProgram(plan.program()
+                .withCharging(List.of(
+                        new ChargeProgram("mppt", 28, 3600, 27, 26.2, 600, Optional.of(limits)),
+                        new ChargeProgram("inverter", 27.8, 3600, 27, 26, 600, Optional.of(limits)))));
     }
 
     private static ParallelBattery box(String id, Bms bms) {
@@ -234,15 +225,10 @@ public final class FullSite {
 
     /** A plan with one of its outputs changed. */
     public static Plan output(Plan plan, String id, UnaryOperator<Output> change) {
-        return Fields.with(
-                plan,
-                "program",
-                Fields.with(
-                        plan.program(),
-                        "outputs",
-                        plan.program().outputs().stream()
-                                .map(output -> output.id().equals(id) ? change.apply(output) : output)
-                                .toList()));
+        return plan.withProgram(plan.program()
+                .withOutputs(plan.program().outputs().stream()
+                        .map(output -> output.id().equals(id) ? change.apply(output) : output)
+                        .toList()));
     }
 
     /** A plan with a component of the protection of one of its outputs changed. */
@@ -255,6 +241,6 @@ public final class FullSite {
 
     /** A plan with a component of its site changed. */
     public static Plan site(Plan plan, String component, Object value) {
-        return Fields.with(plan, "site", Fields.with(plan.site(), component, value));
+        return plan.withSite(Fields.with(plan.site(), component, value));
     }
 }

@@ -10,13 +10,13 @@ import org.testng.annotations.Test;
 
 /** Looking and changing along paths, through lists by id and through what may be absent. */
 public class FieldsTest {
-    record Leaf(String id, double volts) {
-        Leaf {
+    public record Leaf(String id, double volts) {
+        public Leaf {
             Bounds.within("volts", volts, "V", 0, 100);
         }
     }
 
-    record Tree(List<Leaf> leaves, Optional<Leaf> best, Optional<Double> note) {}
+    public record Tree(List<Leaf> leaves, Optional<Leaf> best, Optional<Double> note) {}
 
     private static final Tree TREE =
             new Tree(List.of(new Leaf("a", 1), new Leaf("b", 2)), Optional.of(new Leaf("c", 3)), Optional.empty());

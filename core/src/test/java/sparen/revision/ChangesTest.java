@@ -14,7 +14,6 @@ import sparen.program.Origin;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.rule.SocDisconnect;
-import sparen.quantity.Fields;
 import sparen.site.Load;
 
 /** What somebody changed, told as a technician would write it down. */
@@ -61,23 +60,19 @@ public class ChangesTest {
         List<Output> outputs = PLAN.program().outputs().stream()
                 .filter(output -> !output.id().equals("fan"))
                 .toList();
-        Plan without = new Plan(
-                Fields.with(PLAN.site(), "loads", loads),
-                Fields.with(PLAN.program(), "outputs", outputs),
-                PLAN.origins());
+        Plan without = new Plan(PLAN.site().withLoads(loads), PLAN.program().withOutputs(outputs), PLAN.origins());
         assertEquals(told(PLAN, without), List.of(fan.name() + " is gone", "fan is gone"));
         assertEquals(told(without, PLAN), List.of("fan is new", "fan is new"));
-        Plan bigger = FullSite.site(PLAN, "battery", Fields.with(PLAN.site().battery(), "capacityAmpereHours", 420.0));
+        Plan bigger = FullSite.site(PLAN, "battery", PLAN.site().battery().withCapacityAmpereHours(420.0));
         assertEquals(told(PLAN, bigger), List.of("capacity of bank 400 Ah → 420 Ah"));
     }
 
     @Test
     public void originsAndDismissalsAreTold() {
-        Plan measured =
-                Fields.with(PLAN, "origins", Map.of("site/battery", new Origin(Origin.Kind.MEASURED, "in March")));
+        Plan measured = PLAN.withOrigins(Map.of("site/battery", new Origin(Origin.Kind.MEASURED, "in March")));
         assertEquals(told(PLAN, measured), List.of("origin of site battery none → measured: in March"));
         Dismissal left = new Dismissal("IdleDraw", "", "", "", "known");
-        Plan dismissed = Fields.with(PLAN, "program", Fields.with(PLAN.program(), "dismissed", List.of(left)));
+        Plan dismissed = PLAN.withProgram(PLAN.program().withDismissed(List.of(left)));
         assertEquals(told(PLAN, dismissed).size(), 1);
         assertTrue(told(PLAN, PLAN).isEmpty());
     }

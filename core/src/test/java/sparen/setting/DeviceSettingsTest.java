@@ -83,21 +83,19 @@ public class DeviceSettingsTest {
         Knob delay = knob("voltageDisconnect.lvdDelaySeconds", 60, 0, 30, 1);
         return new Object[][] {
             {"on a step", lvd, LVD, "22.8", 22.8, false},
-            {"half volts", Fields.with(lvd, "step", 0.5), LVD, "23", 23.0, false},
-            {"in tenths of a volt", Fields.with(Fields.with(lvd, "ofOurs", 0.1), "most", 600.0), LVD, "228", 22.8, true
-            },
-            {"for 12 V", Fields.with(lvd, "forNominalVolts", Optional.of(12.0)), LVD, "11.4", 22.8, false},
+            {"half volts", lvd.withStep(0.5), LVD, "23", 23.0, false},
+            {"in tenths of a volt", lvd.withOfOurs(0.1).withMost(600.0), LVD, "228", 22.8, true},
+            {"for 12 V", lvd.withForNominalVolts(Optional.of(12.0)), LVD, "11.4", 22.8, false},
             {"below absorption", relative(lvd), LVD, "-6", 22.8, false},
-            {"out of range", Fields.with(lvd, "most", 20.0), LVD, "20", 20.0, true},
+            {"out of range", lvd.withMost(20.0), LVD, "20", 20.0, true},
             {"whole minutes of 30 s", delay, LVD.replace("lvdVolts", "lvdDelaySeconds"), "0", 0.0, false},
         };
     }
 
     private static Knob relative(Knob lvd) {
-        return Fields.with(
-                Fields.with(Fields.with(lvd, "relativeTo", Optional.of("charging.absorptionVolts")), "least", -10.0),
-                "most",
-                0.0);
+        return lvd.withRelativeTo(Optional.of("charging.absorptionVolts"))
+                .withLeast(-10.0)
+                .withMost(0.0);
     }
 
     @Test(dataProvider = "knobs")

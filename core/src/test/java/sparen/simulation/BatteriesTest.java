@@ -11,7 +11,6 @@ import sparen.program.ChargeDetails.BmsRequests;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.rule.SurplusBySoc;
-import sparen.quantity.Fields;
 import sparen.result.Event;
 import sparen.result.Event.Kind;
 import sparen.result.RunResult;
@@ -78,7 +77,7 @@ public class BatteriesTest {
     @Test
     public void openingsOfPathsAreCounted() {
         House house = new House();
-        Bms cold = Fields.with(House.bms(1000, 60, Optional.empty()), "chargeColdCelsius", 50.0);
+        Bms cold = House.bms(1000, 60, Optional.empty()).withChargeColdCelsius(50.0);
         house.batteries.add(House.battery("a", 1, 0.001, cold));
         house.load("heater", null, new Consumption.ConstantCurrent(95));
         RunResult result = house.run(100);

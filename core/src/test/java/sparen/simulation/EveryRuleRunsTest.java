@@ -61,7 +61,7 @@ public class EveryRuleRunsTest {
         return Fields.withAt(
                 plan,
                 "program/outputs/" + first.id(),
-                Fields.with(first.withAutomatic(Optional.of(rule)), "wish", Wish.AUTOMATIC));
+                first.withAutomatic(Optional.of(rule)).withWish(Wish.AUTOMATIC));
     }
 
     private static RunResult run(Plan plan, double longestStep) {

@@ -217,7 +217,7 @@ public class RulesTest {
         house.airCelsius = -15;
         house.startCharge = 0.5;
         house.output("array", null, new ArrayOverVoltage("mppt", 60, 50, 600), "mppt")
-                .last(o -> o.withSide(Output.Side.ARRAY));
+                .last(o -> o.withSide(Optional.of(Output.Side.ARRAY)));
         RunResult result = house.run(14 * HOUR);
         List<Event> moves = moves(result, "array");
         assertTrue(
@@ -276,7 +276,7 @@ public class RulesTest {
         DailySpan span = new DailySpan(8, 9, List.of(DayOfWeek.TUESDAY), List.of());
         house.output("true", new ClockSchedule(List.of(span)), null);
         house.output("own", new ClockSchedule(List.of(DailySpan.daily(8, 9))), null)
-                .last(output -> output.withClock(new DeviceClock(600, 60, false)));
+                .last(output -> output.withClock(Optional.of(new DeviceClock(600, 60, false))));
         RunResult result = house.run(48 * HOUR);
         assertEquals(times(result, "true"), new double[] {31 * HOUR, 32 * HOUR}, 0.01);
         double[] own = times(result, "own");
@@ -292,7 +292,8 @@ public class RulesTest {
         house.output(
                 "enable", new ClockSchedule(List.of(DailySpan.daily(0, 2), DailySpan.daily(3, 24))), null, "inverter");
         house.output("lamp", new ClockSchedule(List.of(DailySpan.daily(2, 4))), null)
-                .last(output -> output.withSupply(Optional.of("inverter")).withClock(new DeviceClock(0, 0, true)));
+                .last(output ->
+                        output.withSupply(Optional.of("inverter")).withClock(Optional.of(new DeviceClock(0, 0, true))));
         RunResult result = house.run(7 * HOUR);
         assertEquals(House.of(result, Event.Kind.CLOCK).get(0).seconds(), 2 * HOUR, 0.01);
         assertEquals(times(result, "lamp"), new double[] {4 * HOUR, 6 * HOUR}, 0.01);
@@ -398,7 +399,7 @@ public class RulesTest {
         House house = new House().load("heavy", null, new Consumption.ConstantCurrent(120));
         Lockout lockout = new Lockout(3, 600, 2, 20, Lockout.Release.DAWN, 0);
         house.output("cut", null, new VoltageDisconnect("point", 52.1, 5, 52.2, 5), "heavy")
-                .last(o -> o.withLockout(lockout));
+                .last(o -> o.withLockout(Optional.of(lockout)));
         RunResult result = house.run(12 * HOUR);
         List<Event> moves = moves(result, "cut");
         assertEquals(moves.get(0).seconds(), 5, 0.01);
@@ -429,7 +430,7 @@ public class RulesTest {
                 Optional.of(52.2),
                 Optional.of(51.5),
                 Optional.empty());
-        house.output("contactor", null, null, "lamp").last(output -> output.withContact(coil));
+        house.output("contactor", null, null, "lamp").last(output -> output.withContact(Optional.of(coil)));
         RunResult result = house.run(400);
         assertEquals(times(result, "contactor"), new double[] {100.05, 200.05}, 0.001);
         assertTrue(moves(result, "contactor").get(0).reason().contains("lets go below 51.5 V"));
@@ -458,7 +459,7 @@ public class RulesTest {
     public void openingTheBatterySideUnderALiveArrayIsAHazard() {
         House house = new House().sun("mppt", 2000);
         house.output("side", new ClockSchedule(List.of(DailySpan.daily(0, 12))), null, "mppt")
-                .last(output -> output.withSide(Output.Side.BATTERY));
+                .last(output -> output.withSide(Optional.of(Output.Side.BATTERY)));
         List<Event> hazards = House.of(house.run(20 * HOUR), Event.Kind.HAZARD);
         assertEquals(hazards.get(0).seconds(), 11 * HOUR, 0.01);
         assertTrue(

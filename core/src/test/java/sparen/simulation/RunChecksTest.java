@@ -14,7 +14,6 @@ import sparen.program.rule.ClockSchedule;
 import sparen.program.rule.SurplusBySoc;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.program.rule.VoltageDiversion;
-import sparen.quantity.Fields;
 import sparen.site.AcSource;
 import sparen.site.Chemistry;
 import sparen.site.Consumption;
@@ -34,7 +33,7 @@ public class RunChecksTest {
 
     private static House heater(double charge) {
         House house = new House().sun("mppt", 3000).monitor(charge).load("heater", null, new Consumption.Resistance(6));
-        house.loads.set(0, Fields.with(house.loads.get(0), "use", Optional.of(Load.Use.DIVERSION)));
+        house.loads.set(0, house.loads.get(0).withUse(Optional.of(Load.Use.DIVERSION)));
         return house;
     }
 
@@ -83,7 +82,7 @@ public class RunChecksTest {
         house.charging = List.of(
                 house.charging.get(0), new House().sun("mppt", 1).charging.get(0));
         house.output("side", new ClockSchedule(List.of(DailySpan.daily(0, 12))), null, "mppt")
-                .last(output -> output.withSide(Output.Side.BATTERY));
+                .last(output -> output.withSide(Optional.of(Output.Side.BATTERY)));
         house.acSources.add(
                 new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 1, 30, 3, 0.3, 0.35));
         house.output("call", new ClockSchedule(List.of(DailySpan.daily(8, 9))), null, "generator");

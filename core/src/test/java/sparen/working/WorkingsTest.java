@@ -13,7 +13,6 @@ import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
 import sparen.program.FullSite;
 import sparen.program.Plan;
-import sparen.quantity.Fields;
 import sparen.site.DailySpan;
 import sparen.site.Load;
 
@@ -24,18 +23,11 @@ public class WorkingsTest {
                 PLAN,
                 "loads",
                 PLAN.site().loads().stream()
-                        .map(load -> load.id().equals("saw")
-                                ? Fields.with(load, "use", Optional.of(Load.Use.DIVERSION))
-                                : load)
+                        .map(load -> load.id().equals("saw") ? load.withUse(Optional.of(Load.Use.DIVERSION)) : load)
                         .toList());
         AcWindow window = new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(0, 5), 0.8);
-        return Fields.with(
-                diverting,
-                "program",
-                Fields.with(
-                        diverting.program(),
-                        "ac",
-                        diverting.program().ac().map(ac -> Fields.with(ac, "windows", List.of(window)))));
+        return diverting.withProgram(
+                diverting.program().withAc(diverting.program().ac().map(ac -> ac.withWindows(List.of(window)))));
     }
 
     private static Working work(Plan plan, String calculator) {

@@ -28,7 +28,6 @@ import sparen.check.Severity;
 import sparen.document.PlanDocument;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
-import sparen.quantity.Fields;
 import sparen.revision.StartingPoint;
 
 /** The list of sites. */
@@ -141,7 +140,7 @@ class SitesController {
                 .orElseThrow(() -> Refusal.notFound("A plan of this site"))
                 .plan();
         String name = shortened("Copy of " + plan.site().name());
-        Plan named = Fields.with(plan, "site", Fields.with(plan.site(), "name", name));
+        Plan named = plan.withSite(plan.site().withName(name));
         SiteInList made = add(name, named, "Copied from " + siteId, who);
         profiles.copy(siteId, made.id());
         return made;

@@ -14,7 +14,6 @@ import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Wish;
-import sparen.quantity.Fields;
 import sparen.result.BatteryFigures;
 import sparen.result.DayFigures;
 import sparen.result.GeneratorFigures;
@@ -80,7 +79,7 @@ record RunSummary(
                 result.eventsLeftOut(),
                 LedgerInWattHours.of(result.ledger()),
                 result.outputs().stream()
-                        .map(output -> Fields.with(output, "changeSeconds", new double[0]))
+                        .map(output -> output.withChangeSeconds(new double[0]))
                         .toList(),
                 result.loads(),
                 result.battery(),
