@@ -87,15 +87,7 @@ public final class LiveBench {
 
     /** What a load draws before anybody has turned its knob (W): what it always draws, or nothing where that changes by itself. */
     private double ownWatts(Load load) {
-        double nominal = plan.site().nominalVolts();
-        Consumption consumption = load.consumption();
-        if (consumption instanceof Consumption.ConstantPower power) {
-            return power.watts();
-        }
-        if (consumption instanceof Consumption.Resistance resistance) {
-            return nominal * nominal / resistance.ohms();
-        }
-        return consumption instanceof Consumption.ConstantCurrent current ? nominal * current.amperes() : 0;
+        return load.consumption().steadyWatts(plan.site().nominalVolts());
     }
 
     /** What the knobs of a plan's live bench impose. */

@@ -54,27 +54,7 @@ final class WorstDraw {
     }
 
     private static double watts(Consumption consumption, double volts, Map<String, Profile> profiles) {
-        if (consumption instanceof Consumption.ConstantPower constant) {
-            return constant.watts();
-        }
-        if (consumption instanceof Consumption.ConstantCurrent current) {
-            return volts * current.amperes();
-        }
-        if (consumption instanceof Consumption.Resistance resistance) {
-            return volts * volts / resistance.ohms();
-        }
-        if (consumption instanceof Consumption.Cycling cycling) {
-            return cycling.watts();
-        }
-        if (consumption instanceof Consumption.Occupancy occupancy) {
-            return occupancy.watts();
-        }
-        if (consumption instanceof Consumption.Scheduled scheduled) {
-            return scheduled.entries().stream()
-                    .mapToDouble(Consumption.Entry::watts)
-                    .sum();
-        }
-        Profile profile = profiles.get(((Consumption.ImportedProfile) consumption).profile());
-        return profile == null ? 0 : profile.highestWatts();
+        return consumption.highestWatts(
+                volts, id -> profiles.containsKey(id) ? profiles.get(id).highestWatts() : 0);
     }
 }

@@ -21,7 +21,6 @@ import sparen.program.Rule;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.site.Bms;
-import sparen.site.Consumption;
 import sparen.site.Inverter;
 import sparen.site.SensePoint;
 
@@ -214,9 +213,7 @@ public record Gauge(
      */
     private static Stream<Wall> conductors(PlanFacts plan) {
         return plan.site().loads().stream()
-                .filter(load -> load.feed().isEmpty()
-                        && !(load.consumption() instanceof Consumption.Resistance)
-                        && !(load.consumption() instanceof Consumption.ConstantCurrent))
+                .filter(load -> load.feed().isEmpty() && load.consumption().isPower())
                 .flatMap(load -> load.cable().ampacityAmperes().stream()
                         .map(bears -> new Wall(
                                 "conductor to " + load.name(), plan.worstWatts(load.id()) / bears, VOLTS, true)))

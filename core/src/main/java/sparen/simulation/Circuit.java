@@ -4,6 +4,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import sparen.battery.StateOfChargeCounter;
 import sparen.power.BusBalance;
 import sparen.power.CableDrop;
@@ -489,14 +490,16 @@ final class Circuit {
         LoadAtWork load = loads[i];
         int branch = branches.firstLoad + i;
         Consumption consumption = load.load.consumption();
+        OptionalDouble ohms = consumption.fixedOhms();
+        OptionalDouble amperes = consumption.fixedAmperes();
         if (!fed || load.waitsForHand()) {
             bus.setOpen(branch);
         } else if (pulsed[i] != null) {
             pulsed[i].apply(bus, branch);
-        } else if (consumption instanceof Consumption.Resistance resistance) {
-            bus.setResistance(branch, resistance.ohms());
-        } else if (consumption instanceof Consumption.ConstantCurrent current) {
-            bus.setCurrent(branch, -current.amperes(), 0);
+        } else if (ohms.isPresent()) {
+            bus.setResistance(branch, ohms.getAsDouble());
+        } else if (amperes.isPresent()) {
+            bus.setCurrent(branch, -amperes.getAsDouble(), 0);
         } else {
             bus.setPower(branch, -load.watts());
         }

@@ -1,7 +1,6 @@
 package sparen.simulation;
 
 import sparen.result.LoadFigures;
-import sparen.site.Consumption;
 import sparen.site.Load;
 
 /** One load in one run: what it wants now, its start surge, and whether it waits for a hand after a loss of power. */
@@ -13,6 +12,7 @@ final class LoadAtWork {
     final int tank;
     private final StepInput pattern;
     private final double constantWatts;
+    private final boolean isPower;
     final double powerFactor;
     final int leg;
     private final double surgeFactor;
@@ -38,22 +38,13 @@ final class LoadAtWork {
         this.pattern = pattern;
         this.feed = feed;
         this.tank = tank;
-        constantWatts = constantWatts(load.consumption(), nominalVolts);
+        constantWatts = load.consumption().steadyWatts(nominalVolts);
+        isPower = load.consumption().isPower();
         powerFactor = load.powerFactor().orElse(1.0);
         leg = load.leg().orElse(1) - 1;
         surgeFactor = load.surge().map(Load.StartSurge::factor).orElse(1.0);
         surgeSeconds = load.surge().map(Load.StartSurge::seconds).orElse(0.0);
         running = constantWatts;
-    }
-
-    private static double constantWatts(Consumption consumption, double nominalVolts) {
-        if (consumption instanceof Consumption.ConstantPower constant) {
-            return constant.watts();
-        }
-        if (consumption instanceof Consumption.Resistance resistance) {
-            return nominalVolts * nominalVolts / resistance.ohms();
-        }
-        return consumption instanceof Consumption.ConstantCurrent current ? nominalVolts * current.amperes() : 0;
     }
 
     /**
@@ -134,8 +125,7 @@ final class LoadAtWork {
 
     /** Whether it draws a power that is given, and not by its voltage. */
     boolean isPower() {
-        return !(load.consumption() instanceof Consumption.Resistance)
-                && !(load.consumption() instanceof Consumption.ConstantCurrent);
+        return isPower;
     }
 
     boolean isFed() {

@@ -2,6 +2,7 @@ package sparen.simulation;
 
 import java.util.Arrays;
 import java.util.Random;
+import sparen.format.Profile;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Load;
@@ -18,21 +19,37 @@ final class LoadPattern {
 
     /** The steps of a load whose power changes by itself, null for one that draws the same all the time. */
     static StepInput of(Load load, Scenario scenario, LocalClock clock, int index) {
-        Consumption consumption = load.consumption();
-        if (consumption instanceof Consumption.ImportedProfile imported) {
-            var profile = scenario.profiles().get(imported.profile());
-            return StepInput.ofProfile(profile, profile.shiftSeconds(scenario.start()));
-        }
-        if (consumption instanceof Consumption.Cycling cycling) {
-            return cycling(cycling, scenario, new Random(scenario.seed() * 7919 + index));
-        }
-        if (consumption instanceof Consumption.Scheduled scheduled) {
-            return scheduled(scheduled, scenario, clock);
-        }
-        if (consumption instanceof Consumption.Occupancy occupancy) {
-            return occupancy(occupancy, scenario, clock, new Random(scenario.seed() * 7919 + index));
-        }
-        return null;
+        return load.consumption().changing(new Consumption.Changing<>() {
+            @Override
+            public StepInput steady() {
+                return null;
+            }
+
+            @Override
+            public StepInput cycling(Consumption.Cycling machine) {
+                return LoadPattern.cycling(machine, scenario, random());
+            }
+
+            @Override
+            public StepInput scheduled(Consumption.Scheduled schedule) {
+                return LoadPattern.scheduled(schedule, scenario, clock);
+            }
+
+            @Override
+            public StepInput occupancy(Consumption.Occupancy people) {
+                return LoadPattern.occupancy(people, scenario, clock, random());
+            }
+
+            @Override
+            public StepInput imported(Consumption.ImportedProfile followed) {
+                Profile profile = scenario.profiles().get(followed.profile());
+                return StepInput.ofProfile(profile, profile.shiftSeconds(scenario.start()));
+            }
+
+            private Random random() {
+                return new Random(scenario.seed() * 7919 + index);
+            }
+        });
     }
 
     private static StepInput cycling(Consumption.Cycling cycling, Scenario scenario, Random random) {

@@ -5,7 +5,6 @@ import sparen.power.BusBalance;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.rule.ProportionalDiversion;
-import sparen.site.Consumption;
 import sparen.site.Load;
 
 /** A resistive load behind a driver that pulses it, in one run: at rest, in proportion, or on all the time. */
@@ -42,8 +41,9 @@ final class PulsedAtWork {
                             Load load = plan.site().loads().get(i);
                             if (output.loads().contains(load.id())
                                     && load.feed().isEmpty()
-                                    && load.consumption() instanceof Consumption.Resistance resistance) {
-                                pulsed[i] = new PulsedAtWork(rule, resistance.ohms(), cableOhms[i]);
+                                    && load.consumption().fixedOhms().isPresent()) {
+                                double ohms = load.consumption().fixedOhms().getAsDouble();
+                                pulsed[i] = new PulsedAtWork(rule, ohms, cableOhms[i]);
                             }
                         }
                     });

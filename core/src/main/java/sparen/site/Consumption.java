@@ -1,12 +1,78 @@
 package sparen.site;
 
 import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.function.ToDoubleFunction;
 import sparen.quantity.Bounds;
 
 /** How a load draws on its bus while its contact is closed. */
 public sealed interface Consumption {
+    /** Seconds of a day (s). */
+    double SECONDS_A_DAY = 86_400;
+
     /** The same with its power scaled (×); people come more or less often, and a profile is scaled where it is kept. */
     Consumption times(double factor);
+
+    /**
+     * Its mean power over a usual week (W), of a schedule over all months it holds in.
+     *
+     * @param volts it is fed at (V)
+     * @param profileWatts the mean power of a profile by its id (W)
+     */
+    double meanWatts(double volts, ToDoubleFunction<String> profileWatts);
+
+    /**
+     * The most power it draws, start surges left aside (W).
+     *
+     * @param volts it is fed at (V)
+     * @param profileWatts the highest power of a profile by its id (W)
+     */
+    double highestWatts(double volts, ToDoubleFunction<String> profileWatts);
+
+    /** What it draws at a voltage (V) as long as it is fed (W); 0 for what changes by itself. */
+    default double steadyWatts(double volts) {
+        return 0;
+    }
+
+    /** Its resistance (Ω), for what is one. */
+    default OptionalDouble fixedOhms() {
+        return OptionalDouble.empty();
+    }
+
+    /** Its current (A), for what draws the same at any voltage. */
+    default OptionalDouble fixedAmperes() {
+        return OptionalDouble.empty();
+    }
+
+    /** Whether it draws a power that is given, and not by its voltage. */
+    default boolean isPower() {
+        return fixedOhms().isEmpty() && fixedAmperes().isEmpty();
+    }
+
+    /** Id of the imported profile it follows. */
+    default Optional<String> profileId() {
+        return Optional.empty();
+    }
+
+    /** What somebody makes of the way in which it changes by itself. */
+    interface Changing<T> {
+        /** Of what never does. */
+        T steady();
+
+        T cycling(Cycling machine);
+
+        T scheduled(Scheduled schedule);
+
+        T occupancy(Occupancy people);
+
+        T imported(ImportedProfile profile);
+    }
+
+    /** The way in which it changes by itself. */
+    default <T> T changing(Changing<T> made) {
+        return made.steady();
+    }
 
     /**
      * The same power at any voltage, as behind an electronic supply: the current rises as the voltage sags.
@@ -16,6 +82,21 @@ public sealed interface Consumption {
     record ConstantPower(double watts) implements Consumption {
         public ConstantPower {
             Bounds.within("watts", watts, 0, 100_000);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double steadyWatts(double volts) {
+            return watts;
         }
 
         @Override
@@ -35,6 +116,26 @@ public sealed interface Consumption {
         }
 
         @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double steadyWatts(double volts) {
+            return volts * amperes;
+        }
+
+        @Override
+        public OptionalDouble fixedAmperes() {
+            return OptionalDouble.of(amperes);
+        }
+
+        @Override
         public Consumption times(double factor) {
             return new ConstantCurrent(amperes * factor);
         }
@@ -48,6 +149,26 @@ public sealed interface Consumption {
     record Resistance(double ohms) implements Consumption {
         public Resistance {
             Bounds.within("ohms", ohms, 0.001, 1e6);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        public double steadyWatts(double volts) {
+            return volts * volts / ohms;
+        }
+
+        @Override
+        public OptionalDouble fixedOhms() {
+            return OptionalDouble.of(ohms);
         }
 
         @Override
@@ -74,6 +195,21 @@ public sealed interface Consumption {
         }
 
         @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return watts * runSeconds / (runSeconds + restSeconds);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return watts;
+        }
+
+        @Override
+        public <T> T changing(Changing<T> made) {
+            return made.cycling(this);
+        }
+
+        @Override
         public Consumption times(double factor) {
             return new Cycling(watts * factor, runSeconds, restSeconds, runSharePerKelvin);
         }
@@ -88,6 +224,23 @@ public sealed interface Consumption {
         public Scheduled {
             entries = List.copyOf(Bounds.present("entries", entries));
             Bounds.within("entries", entries.size(), "entries", 1, 50);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return entries.stream()
+                    .mapToDouble(one -> one.watts() * one.when().shareOfWeek())
+                    .sum();
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return entries.stream().mapToDouble(Entry::watts).sum();
+        }
+
+        @Override
+        public <T> T changing(Changing<T> made) {
+            return made.scheduled(this);
         }
 
         @Override
@@ -128,6 +281,21 @@ public sealed interface Consumption {
         }
 
         @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return watts * Math.min(1, usesPerDay * meanSeconds / SECONDS_A_DAY);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return watts;
+        }
+
+        @Override
+        public <T> T changing(Changing<T> made) {
+            return made.occupancy(this);
+        }
+
+        @Override
         public Consumption times(double factor) {
             return new Occupancy(watts, usesPerDay * factor, meanSeconds, when);
         }
@@ -141,6 +309,26 @@ public sealed interface Consumption {
     record ImportedProfile(String profile) implements Consumption {
         public ImportedProfile {
             Bounds.id("profile", profile);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return profileWatts.applyAsDouble(profile);
+        }
+
+        @Override
+        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return profileWatts.applyAsDouble(profile);
+        }
+
+        @Override
+        public Optional<String> profileId() {
+            return Optional.of(profile);
+        }
+
+        @Override
+        public <T> T changing(Changing<T> made) {
+            return made.imported(this);
         }
 
         @Override

@@ -41,6 +41,11 @@ public record DailySpan(double fromHour, double toHour, List<DayOfWeek> weekdays
         return toHour > fromHour ? toHour - fromHour : toHour + 24 - fromHour;
     }
 
+    /** The share of a week's hours that lie in it, in the months it holds in. */
+    public double shareOfWeek() {
+        return hours() / 24 * (weekdays.isEmpty() ? 1 : weekdays.size() / 7.0);
+    }
+
     /** Whether an instant lies in it. */
     public boolean contains(ZonedDateTime instant) {
         double hour = instant.toLocalTime().toNanoOfDay() / 3.6e12;

@@ -164,7 +164,7 @@ public record Site(
         for (Load load : loads) {
             load.feed().ifPresent(feed -> Bounds.known("loads.feed", feed, feeds));
             load.tank().ifPresent(tank -> Bounds.known("loads.tank", tank, ids(tanks, WaterTank::id)));
-            if (load.feed().isPresent() && !hasPowerOfItsOwn(load.consumption())) {
+            if (load.feed().isPresent() && !load.consumption().isPower()) {
                 throw new InvalidQuantity(
                         "loads.consumption",
                         "\"" + load.id() + "\" hangs on \"" + load.feed().get()
@@ -186,11 +186,6 @@ public record Site(
         if (!acSources.isEmpty() && inverter.flatMap(Inverter::transfer).isEmpty()) {
             throw new InvalidQuantity("acSources", "need an inverter with a transfer switch to come to");
         }
-    }
-
-    private static boolean hasPowerOfItsOwn(Consumption consumption) {
-        return !(consumption instanceof Consumption.Resistance)
-                && !(consumption instanceof Consumption.ConstantCurrent);
     }
 
     /**
@@ -233,9 +228,7 @@ public record Site(
     public Set<String> profiles() {
         Set<String> named = new LinkedHashSet<>();
         for (Load load : loads) {
-            if (load.consumption() instanceof Consumption.ImportedProfile imported) {
-                named.add(imported.profile());
-            }
+            load.consumption().profileId().ifPresent(named::add);
         }
         dcSources.forEach(source -> named.add(source.profile()));
         return named;

@@ -9,7 +9,6 @@ import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.site.Ageing;
-import sparen.site.Consumption;
 import sparen.site.Load;
 
 /**
@@ -60,10 +59,10 @@ public record Circumstances(Optional<Double> startStateOfCharge, Optional<Ageing
         Map<String, Profile> scaled = new HashMap<>(profiles);
         if (factor != 1) {
             for (Load load : plan.site().loads()) {
-                if (load.consumption() instanceof Consumption.ImportedProfile imported) {
-                    scaled.computeIfPresent(
-                            imported.profile(), (id, whole) -> profiles.get(id).times(factor));
-                }
+                load.consumption()
+                        .profileId()
+                        .ifPresent(named -> scaled.computeIfPresent(
+                                named, (id, whole) -> profiles.get(id).times(factor)));
             }
         }
         return scaled;
