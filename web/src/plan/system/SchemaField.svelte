@@ -30,7 +30,7 @@
   const schema = $derived(outer.oneOf ? chosen(outer, value) : outer);
   const label = $derived(raw.title ?? wordsOf(field));
   const unit = $derived(raw.unit ?? '');
-  const named = $derived(references(field, plan));
+  const named = $derived(references(raw, plan));
   const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
   const error = $derived(editor.refused.find((one) => one.pointer === `/${place.join('/')}`)?.detail);
@@ -51,7 +51,7 @@
    * number of it is a guess until somebody confirms it.
    */
   function begin(wanted: Schema) {
-    const next = usualAt(editor.reading?.usualCharging, path) ?? beginning(wanted, plan, field);
+    const next = usualAt(editor.reading?.usualCharging, path) ?? beginning(wanted, plan);
     const begun = withPlace(plan, place, next);
     const origins = Object.fromEntries(
       numbersIn(next, path).map((one) => [one, { kind: 'GUESS' as const, note: '' }]),

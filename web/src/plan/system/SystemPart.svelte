@@ -9,7 +9,7 @@
   import { KINDS, withoutPart, withPart, type Kind } from './parts';
   import Removal from './Removal.svelte';
   import SchemaField from './SchemaField.svelte';
-  import { schemaOf } from './schema';
+  import { partsIn, schemaOf } from './schema';
   import Sketch from './Sketch.svelte';
   import { sketchOf } from './sketch';
   import { usesOf } from './uses';
@@ -100,16 +100,13 @@
   }
 
   let leaving = $state(false);
-  const uses = $derived(leaving ? usesOf(plan, id) : []);
-  const others = $derived(
-    (
-      (plan.site[chosen.path.split('/')[1] as keyof Plan['site']] ?? []) as { id: string; name: string }[]
-    ).filter((one) => one.id !== id),
-  );
+  const list = $derived(chosen.path.split('/')[1] ?? '');
+  const uses = $derived(leaving ? usesOf(plan, list, id) : []);
+  const others = $derived(partsIn(list, plan).filter((one) => one.id !== id));
 
   /** Asks what is to stand where it is named; goes at once where it is named nowhere. */
   function remove() {
-    if (usesOf(plan, id).length > 0) leaving = true;
+    if (usesOf(plan, list, id).length > 0) leaving = true;
     else removeFrom(plan);
   }
 

@@ -14,6 +14,8 @@ export interface Schema {
   /** What a form calls the field, and its unit. */
   title?: string;
   unit?: string;
+  /** The lists in which the part can stand whose id the field is, of the site or the program. */
+  refersTo?: string[];
   description?: string;
   minimum?: number;
   exclusiveMinimum?: number;
@@ -52,7 +54,7 @@ export function chosen(schema: Schema, value: unknown): Schema {
 }
 
 /** The smallest value that the schema allows, to begin with; numbers that must be set are set to look unfinished, not plausible. */
-export function beginning(raw: Schema, plan: Plan, field = ''): unknown {
+export function beginning(raw: Schema, plan: Plan, whole = raw): unknown {
   const schema = followed(raw);
   if (schema.oneOf) return beginning(schema.oneOf[0] ?? {}, plan);
   if (schema.const !== undefined) return schema.const;
@@ -62,16 +64,16 @@ export function beginning(raw: Schema, plan: Plan, field = ''): unknown {
     return Object.fromEntries(
       Object.entries(schema.properties ?? {})
         .filter(([key]) => required.includes(key))
-        .map(([key, part]) => [key, beginning(part, plan, key)]),
+        .map(([key, part]) => [key, beginning(part, plan)]),
     );
   }
   if (schema.type === 'array') {
-    return Array.from({ length: schema.minItems ?? 0 }, () => beginning(schema.items ?? {}, plan, field));
+    return Array.from({ length: schema.minItems ?? 0 }, () => beginning(schema.items ?? {}, plan, schema));
   }
   if (schema.type === 'boolean') return false;
   if (schema.type === 'number' || schema.type === 'integer')
     return schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
-  return references(field, plan)?.[0]?.id ?? 'new';
+  return references(whole, plan)?.[0]?.id ?? 'new';
 }
 
 /** What a charger's further setting usually begins with, by its path: program/charging/ID/details/…; undefined for all else. */
@@ -97,20 +99,13 @@ interface Named {
 }
 
 /** What a field that names another part can name; undefined where it names none. */
-export function references(field: string, plan: Plan): Named[] | undefined {
-  const { site, program } = plan;
-  const inverter = site.inverter ? [site.inverter] : [];
-  const all: Record<string, Named[]> = {
-    feed: [...(site.converters ?? []), ...inverter],
-    supply: [...(site.converters ?? []), ...inverter],
-    tank: site.tanks ?? [],
-    array: site.arrays,
-    arrays: site.arrays,
-    inverter,
-    device: [...site.controllers, ...inverter, ...site.loads, ...(site.converters ?? [])],
-    unseen: [...site.controllers, ...inverter, ...site.loads, ...(site.converters ?? []), ...site.sources],
-    controller: [...site.controllers, ...inverter],
-    outputs: program.outputs,
-  };
-  return all[field];
+export function references(schema: Schema, plan: Plan): Named[] | undefined {
+  return schema.refersTo?.flatMap((list) => partsIn(list, plan));
+}
+
+/** The parts in one of a plan's lists, of the site or the program; the inverter is a list of one. */
+export function partsIn(list: string, plan: Plan): Named[] {
+  const parts =
+    plan.site[list as keyof Plan['site']] ?? plan.program[list as keyof Plan['program']] ?? ([] as Named[]);
+  return (Array.isArray(parts) ? parts : [parts]) as Named[];
 }

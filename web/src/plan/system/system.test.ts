@@ -67,18 +67,22 @@ describe('parts', () => {
 
   it('are found wherever they are named, and what needs none can do without', () => {
     const plan = barn;
-    const point = plan.site.sensePoints.find((one) => usesOf(plan, one.id).some((use) => !use.optional));
+    const point = plan.site.sensePoints.find((one) =>
+      usesOf(plan, 'sensePoints', one.id).some((use) => !use.optional),
+    );
     expect(point, 'a rule reads at a sense point').toBeDefined();
     for (const monitor of plan.site.monitors ?? []) {
-      for (const use of usesOf(plan, monitor.id)) {
-        expect(usesOf(withOther(plan, use, monitor.id, 'another'), monitor.id)).not.toContainEqual(use);
+      for (const use of usesOf(plan, 'monitors', monitor.id)) {
+        expect(
+          usesOf(withOther(plan, use, monitor.id, 'another'), 'monitors', monitor.id),
+        ).not.toContainEqual(use);
       }
     }
     const load = plan.program.outputs.flatMap((one) => one.loads)[0] ?? 'none';
-    const uses = usesOf(plan, load);
+    const uses = usesOf(plan, 'loads', load);
     expect(uses.length).toBeGreaterThan(0);
     const rid = uses.reduce((next, use) => withOther(next, use, load), plan);
-    expect(usesOf(rid, load)).toEqual([]);
+    expect(usesOf(rid, 'loads', load)).toEqual([]);
   });
 
   it('that go are named nowhere any more', () => {

@@ -12,38 +12,43 @@ export interface Use {
   optional: boolean;
 }
 
-/** Fields whose text is no name of a part, though it may be the same. */
-const NO_NAMES = ['id', 'name', 'kind', 'note', 'label', 'unit', 'path', 'at', 'check', 'reason', 'request'];
-
 /** What goes along with a part without being asked: the setpoints of a charger, notes on a finding. */
 const GOES_ALONG = ['charging', 'dismissed', 'temporary'];
 
-/** All places of a plan that name a part, found along the published schema. */
-export function usesOf(plan: Plan, id: string): Use[] {
+/** All places of a plan that name a part of one of its lists, found along the published schema, which says what refers to what. */
+export function usesOf(plan: Plan, list: string, id: string): Use[] {
   const found: Use[] = [];
-  look(plan, schemaOf('Plan'), [], 'the plan', id, found);
+  look(plan, schemaOf('Plan'), [], 'the plan', { list, id }, found);
   return found;
 }
 
-function look(value: unknown, raw: Schema, place: Path, of: string, id: string, found: Use[]) {
+function look(
+  value: unknown,
+  raw: Schema,
+  place: Path,
+  of: string,
+  sought: { list: string; id: string },
+  found: Use[],
+) {
   const outer = followed(raw);
   const schema = outer.oneOf ? chosen(outer, value) : outer;
   if (Array.isArray(value)) {
-    value.forEach((entry, i) => look(entry, schema.items ?? {}, [...place, i], of, id, found));
+    value.forEach((entry, i) => look(entry, schema.items ?? {}, [...place, i], of, sought, found));
   } else if (typeof value === 'object' && value !== null) {
     const own = (value as { name?: string }).name ?? of;
     for (const [field, inner] of Object.entries(value)) {
       const part = schema.properties?.[field];
-      if (!part || NO_NAMES.includes(field) || GOES_ALONG.includes(field)) continue;
+      if (!part || GOES_ALONG.includes(field)) continue;
+      const names = part.refersTo?.includes(sought.list) ?? false;
       const says = `${wordsOf(field)} of ${own}`;
-      if (inner === id) {
+      if (names && inner === sought.id) {
         const optional = !(schema.required?.includes(field) ?? false);
         found.push({ place: [...place, field], says, optional });
-      } else if (Array.isArray(inner) && inner.includes(id)) {
+      } else if (names && Array.isArray(inner) && inner.includes(sought.id)) {
         const optional = inner.length > (followed(part).minItems ?? 0);
         found.push({ place: [...place, field], says, optional });
       } else {
-        look(inner, part, [...place, field], own, id, found);
+        look(inner, part, [...place, field], own, sought, found);
       }
     }
   }

@@ -213,7 +213,7 @@ public record Gauge(
      */
     private static Stream<Wall> conductors(PlanFacts plan) {
         return plan.site().loads().stream()
-                .filter(load -> load.feed().isEmpty() && load.consumption().isPower())
+                .filter(load -> load.feed().isEmpty() && load.consumption().drawsGivenPower())
                 .flatMap(load -> load.cable().ampacityAmperes().stream()
                         .map(bears -> new Wall(
                                 "conductor to " + load.name(), plan.worstWatts(load.id()) / bears, VOLTS, true)))

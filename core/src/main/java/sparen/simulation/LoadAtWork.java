@@ -39,7 +39,7 @@ final class LoadAtWork {
         this.feed = feed;
         this.tank = tank;
         constantWatts = load.consumption().steadyWatts(nominalVolts);
-        isPower = load.consumption().isPower();
+        isPower = load.consumption().drawsGivenPower();
         powerFactor = load.powerFactor().orElse(1.0);
         leg = load.leg().orElse(1) - 1;
         surgeFactor = load.surge().map(Load.StartSurge::factor).orElse(1.0);

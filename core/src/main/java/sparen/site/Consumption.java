@@ -46,7 +46,7 @@ public sealed interface Consumption {
     }
 
     /** Whether it draws a power that is given, and not by its voltage. */
-    default boolean isPower() {
+    default boolean drawsGivenPower() {
         return fixedOhms().isEmpty() && fixedAmperes().isEmpty();
     }
 

@@ -1,9 +1,9 @@
 package sparen.site;
 
 import java.util.ArrayList;
-import java.util.Collection;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
@@ -75,32 +75,39 @@ public record Site(
         tanks = bounded("tanks", Bounds.orNone(tanks), 0, 20);
         earthing = Bounds.orEmpty(earthing);
         radios = bounded("radios", Bounds.orNone(radios), 0, 50);
-        Bounds.unique("arrays", ids(arrays, SolarArray::id));
-        Bounds.unique("sensePoints", ids(sensePoints, SensePoint::id));
-        Bounds.unique("monitors", ids(monitors, BatteryMonitor::id));
-        Bounds.unique("tanks", ids(tanks, WaterTank::id));
-        unique("controllers", ids(controllers, ChargeController::id), List.of());
-        unique("sources", ids(sources, CurrentSource::id), ids(controllers, ChargeController::id));
-        List<String> devices = new ArrayList<>(ids(controllers, ChargeController::id));
-        devices.addAll(ids(sources, CurrentSource::id));
-        unique("loads", ids(loads, Load::id), devices);
-        devices.addAll(ids(loads, Load::id));
-        unique("converters", ids(converters, Converter::id), devices);
-        devices.addAll(ids(converters, Converter::id));
-        unique("inverter", inverter.map(one -> List.of(one.id())).orElse(List.of()), devices);
-        inverter.ifPresent(one -> devices.add(one.id()));
-        unique("acSources", ids(acSources, AcSource::id), devices);
-        devices.addAll(ids(acSources, AcSource::id));
-        unique("dcSources", ids(dcSources, DcSource::id), devices);
+        Map<String, List<String>> parts = Map.of(
+                "arrays", ids(arrays, SolarArray::id),
+                "sensePoints", ids(sensePoints, SensePoint::id),
+                "monitors", ids(monitors, BatteryMonitor::id),
+                "tanks", ids(tanks, WaterTank::id),
+                "controllers", ids(controllers, ChargeController::id),
+                "sources", ids(sources, CurrentSource::id),
+                "loads", ids(loads, Load::id),
+                "converters", ids(converters, Converter::id),
+                "inverter", inverter.map(one -> List.of(one.id())).orElse(List.of()),
+                "acSources", ids(acSources, AcSource::id));
+        for (String list : List.of("arrays", "sensePoints", "monitors", "tanks")) {
+            Bounds.unique(list, parts.get(list));
+        }
+        List<String> devices = new ArrayList<>();
+        for (String list : List.of("controllers", "sources", "loads", "converters", "inverter", "acSources")) {
+            devices.addAll(parts.get(list));
+            Bounds.unique(list, devices);
+        }
+        devices.addAll(ids(dcSources, DcSource::id));
+        Bounds.unique("dcSources", devices);
         List<String> wired = Stream.concat(
                         controllers.stream().flatMap(c -> c.arrays().stream()),
                         acArrays.stream().map(AcCoupledArray::array))
                 .toList();
         Bounds.unique("controllers.arrays", wired);
         for (String array : wired) {
-            Bounds.known("controllers.arrays", array, ids(arrays, SolarArray::id));
+            Reference.ARRAY.check("controllers.arrays", array, parts);
         }
-        checkReferences(devices, loads, sensePoints, monitors, converters, inverter, acSources, acArrays, tanks);
+        checkReferences(parts, loads, sensePoints, monitors, acArrays);
+        if (!acSources.isEmpty() && inverter.flatMap(Inverter::transfer).isEmpty()) {
+            throw new InvalidQuantity("acSources", "need an inverter with a transfer switch to come to");
+        }
         for (ChargeController controller : controllers) {
             for (SolarArray array : arrays) {
                 if (controller.pulses()
@@ -150,21 +157,15 @@ public record Site(
     }
 
     private static void checkReferences(
-            Collection<String> devices,
+            Map<String, List<String>> parts,
             List<Load> loads,
             List<SensePoint> sensePoints,
             List<BatteryMonitor> monitors,
-            List<Converter> converters,
-            Optional<Inverter> inverter,
-            List<AcSource> acSources,
-            List<AcCoupledArray> acArrays,
-            List<WaterTank> tanks) {
-        List<String> feeds = new ArrayList<>(ids(converters, Converter::id));
-        inverter.ifPresent(one -> feeds.add(one.id()));
+            List<AcCoupledArray> acArrays) {
         for (Load load : loads) {
-            load.feed().ifPresent(feed -> Bounds.known("loads.feed", feed, feeds));
-            load.tank().ifPresent(tank -> Bounds.known("loads.tank", tank, ids(tanks, WaterTank::id)));
-            if (load.feed().isPresent() && !load.consumption().isPower()) {
+            load.feed().ifPresent(feed -> Reference.SUPPLY.check("loads.feed", feed, parts));
+            load.tank().ifPresent(tank -> Reference.TANK.check("loads.tank", tank, parts));
+            if (load.feed().isPresent() && !load.consumption().drawsGivenPower()) {
                 throw new InvalidQuantity(
                         "loads.consumption",
                         "\"" + load.id() + "\" hangs on \"" + load.feed().get()
@@ -172,19 +173,13 @@ public record Site(
             }
         }
         for (SensePoint point : sensePoints) {
-            point.device().ifPresent(device -> Bounds.known("sensePoints.device", device, devices));
+            point.device().ifPresent(device -> Reference.DEVICE.check("sensePoints.device", device, parts));
         }
         for (BatteryMonitor monitor : monitors) {
-            monitor.unseen().forEach(device -> Bounds.known("monitors.unseen", device, devices));
+            monitor.unseen().forEach(device -> Reference.DEVICE.check("monitors.unseen", device, parts));
         }
         for (AcCoupledArray array : acArrays) {
-            Bounds.known(
-                    "acArrays.inverter",
-                    array.inverter(),
-                    inverter.map(Inverter::id).stream().toList());
-        }
-        if (!acSources.isEmpty() && inverter.flatMap(Inverter::transfer).isEmpty()) {
-            throw new InvalidQuantity("acSources", "need an inverter with a transfer switch to come to");
+            Reference.INVERTER.check("acArrays.inverter", array.inverter(), parts);
         }
     }
 
@@ -260,10 +255,6 @@ public record Site(
         inverter.ifPresent(one -> ids.add(one.id()));
         acSources.stream().filter(AcSource.Generator.class::isInstance).forEach(source -> ids.add(source.id()));
         return ids;
-    }
-
-    private static void unique(String field, List<String> ids, Collection<String> taken) {
-        Bounds.unique(field, Stream.concat(ids.stream(), taken.stream()).toList());
     }
 
     private static <T> List<T> bounded(String field, List<T> list, int least, int most) {

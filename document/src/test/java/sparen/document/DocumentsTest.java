@@ -17,6 +17,7 @@ import java.nio.file.Path;
 import java.util.Arrays;
 import java.util.LinkedHashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
@@ -32,6 +33,7 @@ import sparen.program.Sentence;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 import sparen.quantity.Unit;
+import sparen.site.Reference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -157,6 +159,7 @@ public class DocumentsTest {
                 JsonNode property = definition.get("properties").get(component.getName());
                 assertConstants(component, property);
                 assertUnit(type, component, property);
+                assertReference(type, component, property);
             }
         }
         assertEquals(definitions.size(), records.size() + WITH_KINDS.size(), "the types with kinds besides");
@@ -194,6 +197,19 @@ public class DocumentsTest {
                 RATIOS_AND_COUNTS.contains(field),
                 field + " has the unit \"" + unit.symbol()
                         + "\": name its unit in its name (quantity/Unit), or list it here");
+    }
+
+    /** Every text that is the id of another part says in which lists that part can stand. */
+    private static void assertReference(Class<?> type, RecordComponent component, JsonNode property) {
+        String whole = component.getGenericType().getTypeName();
+        Optional<Reference> named = whole.matches("(java.util.\\w+<)?java.lang.String>?")
+                ? Reference.of(type.getSimpleName(), component.getName())
+                : Optional.empty();
+        assertEquals(
+                property.path("refersTo").valueStream().map(JsonNode::asString).toList(),
+                named.map(Reference::lists).orElse(List.of()),
+                "refersTo in docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/"
+                        + component.getName() + " is what site/Reference says");
     }
 
     /** All records that a plan is made of, found by their components. */
