@@ -1,6 +1,7 @@
 package sparen.battery;
 
 import java.util.Arrays;
+import sparen.quantity.Standard;
 import sparen.series.Series;
 
 /**
@@ -48,7 +49,7 @@ public final class BatteryCircuit {
     private final double[] rcOhms;
     private double exchange;
     private double shiftVolts;
-    private double celsius = BatteryModel.REFERENCE_CELSIUS;
+    private double celsius = Standard.BATTERY_CELSIUS;
 
     private int segment;
     private int boundSegment;
@@ -108,7 +109,7 @@ public final class BatteryCircuit {
             rebound += model.rcSeconds()[i] * rcVolts[i][0] * rcVolts[i][0] / 2 * (1 / rcOhms[i] - 1 / old);
         }
         exchange = model.exchangePerSecond() * model.exchangeFactor(celsius);
-        shiftVolts = model.voltsPerKelvin() * (celsius - BatteryModel.REFERENCE_CELSIUS);
+        shiftVolts = model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
         return (shiftVolts - before) * charge[0] * model.capacityCoulombs() + rebound;
     }
 

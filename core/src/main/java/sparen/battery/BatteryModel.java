@@ -1,6 +1,7 @@
 package sparen.battery;
 
 import java.util.List;
+import sparen.quantity.Standard;
 import sparen.site.Ageing;
 import sparen.site.BatteryBank;
 import sparen.site.BatteryTable;
@@ -49,9 +50,6 @@ public record BatteryModel(
         double voltsPerKelvin,
         double resistanceKelvin,
         double exchangeKelvin) {
-    /** The temperature all parameters are given for (°C). */
-    public static final double REFERENCE_CELSIUS = 25;
-
     private static final double KELVIN = 273.15;
     private static final double SECONDS_PER_MONTH = 30.4375 * 86_400;
 
@@ -125,7 +123,7 @@ public record BatteryModel(
     }
 
     private static double arrhenius(double b, double celsius) {
-        return b == 0 ? 1 : StrictMath.exp(b * (1 / (celsius + KELVIN) - 1 / (REFERENCE_CELSIUS + KELVIN)));
+        return b == 0 ? 1 : StrictMath.exp(b * (1 / (celsius + KELVIN) - 1 / (Standard.BATTERY_CELSIUS + KELVIN)));
     }
 
     private static BatteryModel ofCells(

@@ -1,6 +1,7 @@
 package sparen.battery;
 
 import sparen.logic.Timer;
+import sparen.quantity.Standard;
 import sparen.site.BatteryMonitor;
 
 /**
@@ -8,8 +9,6 @@ import sparen.site.BatteryMonitor;
  * samples. Its count is the truth's shadow: wrong by capacity, efficiency, offset, drift and what passes the shunt.
  */
 public final class StateOfChargeCounter {
-    private static final double DAY = 86_400;
-
     private final BatteryMonitor monitor;
     private final double configuredCoulombs;
     private final Timer full;
@@ -31,7 +30,7 @@ public final class StateOfChargeCounter {
     public double ratePerSecond(double amperes) {
         double read = amperes + monitor.offsetAmperes();
         double counted = read > 0 ? read * monitor.chargeEfficiency() : read;
-        return counted / configuredCoulombs + monitor.driftPerDay() / DAY;
+        return counted / configuredCoulombs + monitor.driftPerDay() / Standard.DAY;
     }
 
     /**
@@ -43,7 +42,7 @@ public final class StateOfChargeCounter {
     public void add(double coulombs, double seconds) {
         double read = coulombs + monitor.offsetAmperes() * seconds;
         double counted = read > 0 ? read * monitor.chargeEfficiency() : read;
-        count += counted / configuredCoulombs + monitor.driftPerDay() / DAY * seconds;
+        count += counted / configuredCoulombs + monitor.driftPerDay() / Standard.DAY * seconds;
         count = Math.min(1, Math.max(0, count));
     }
 

@@ -19,6 +19,7 @@ import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import sparen.quantity.Standard;
 import sparen.result.Event;
 import sparen.result.OutputFigures;
 import sparen.result.RunResult;
@@ -47,7 +48,6 @@ public final class LiveBench {
     private static final LocalDate DAY = LocalDate.of(2026, 6, 22);
 
     private static final double START_HOUR = 12;
-    private static final double START_CELSIUS = 20;
     private static final int STAIRS = 20;
     private static final double AHEAD_SECONDS = 3600;
     private static final double PERIOD_SECONDS = 2 * BenchScript.MOST_SECONDS;
@@ -69,7 +69,7 @@ public final class LiveBench {
         charge = knob(known.charge(plan.site().battery().startStateOfCharge()));
         hour = knob(known.clock(START_HOUR));
         sun = knob(known.light());
-        air = knob(known.air(START_CELSIUS));
+        air = knob(known.air(Standard.ROOM_CELSIUS));
         for (Load load : plan.site().loads()) {
             loads.put(load.id(), knob(known.load(load.id(), load.name(), ownWatts(load))));
         }
@@ -248,7 +248,8 @@ public final class LiveBench {
 
     /** Light from the whole sky as the knob says, whatever the hour; the sun's height as it is. */
     private Weather weather(Instant start, int minutes) {
-        Weather sky = WeatherGenerator.generate(plan.site().location(), start, minutes, DayType.DULL, START_CELSIUS, 1);
+        Weather sky = WeatherGenerator.generate(
+                plan.site().location(), start, minutes, DayType.DULL, Standard.ROOM_CELSIUS, 1);
         double[] light = new double[minutes];
         double[] air = new double[minutes];
         byMinutes(sun, light);

@@ -3,11 +3,10 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
+import sparen.quantity.Standard;
 
 /** In deep cold compensation lifts regulation above what the loads and the inverter bear. */
 final class CompensationWithoutCeiling implements Check {
-    private static final double REFERENCE_CELSIUS = 25;
-
     @Override
     public Stream<Finding> look(PlanFacts plan) {
         double bears = plan.site()
@@ -22,7 +21,9 @@ final class CompensationWithoutCeiling implements Check {
                     ChargeDetails.Compensation compensation =
                             one.details().flatMap(ChargeDetails::compensation).orElseThrow();
                     double lifted = compensation.volts(
-                            one.absorptionVolts(), plan.bank().cellsInSeries(), Math.min(cold, REFERENCE_CELSIUS));
+                            one.absorptionVolts(),
+                            plan.bank().cellsInSeries(),
+                            Math.min(cold, Standard.BATTERY_CELSIUS));
                     return lifted < bears
                             ? Stream.empty()
                             : Stream.of(finding(

@@ -4,11 +4,10 @@ import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.examined.PlanFacts.LevelOfOutput;
 import sparen.program.Level;
+import sparen.quantity.Standard;
 
 /** Where some levels move with temperature and some do not, their order can turn round in the cold. */
 final class OrderFlipsInCold implements Check {
-    private static final double REFERENCE_CELSIUS = 25;
-
     @Override
     public Stream<Finding> look(PlanFacts plan) {
         double cold = plan.coldestBatteryCelsius();
@@ -38,6 +37,6 @@ final class OrderFlipsInCold implements Check {
                 + placed.level().millivoltsPerKelvin()
                         / 1000
                         * plan.bank().cellsInSeries()
-                        * (celsius - REFERENCE_CELSIUS);
+                        * (celsius - Standard.BATTERY_CELSIUS);
     }
 }

@@ -19,6 +19,7 @@ import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
+import sparen.quantity.Standard;
 import sparen.setting.DeviceSettings;
 import sparen.site.BatteryBank;
 import sparen.site.ChargeController;
@@ -30,7 +31,6 @@ import sparen.sun.Climate;
 
 /** A plan with what several checks need of it, worked out once. */
 public final class PlanFacts {
-    private static final double CABLE_CELSIUS = 20;
     /** A cold night is so far below the mean of the coldest month (K); judgement, no source. */
     private static final double COLD_NIGHT_KELVIN = 12;
 
@@ -216,7 +216,7 @@ public final class PlanFacts {
     }
 
     public double mainCableOhms() {
-        return site().mainCable().loopOhms(CABLE_CELSIUS);
+        return site().mainCable().loopOhms(Standard.ROOM_CELSIUS);
     }
 
     /** The charging program of a charger. */

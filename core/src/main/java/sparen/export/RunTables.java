@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.stream.Collectors;
+import sparen.quantity.Standard;
 import sparen.result.DayFigures;
 import sparen.result.Event;
 import sparen.result.Ledger;
@@ -12,8 +13,6 @@ import sparen.result.Trace;
 
 /** A run as tables: comma-separated, RFC 4180, UTF-8, a heading with units, decimal points, times in UTC. All of it is simulated. */
 public final class RunTables {
-    private static final double WATT_HOUR = 3600;
-
     private RunTables() {}
 
     /** One line a bucket of a trace. */
@@ -138,7 +137,7 @@ public final class RunTables {
         };
         List<String> row = new ArrayList<>(List.of(day, Double.toString(lowest)));
         for (double one : joules) {
-            row.add(Double.toString(one / WATT_HOUR));
+            row.add(Double.toString(one / Standard.WATT_HOUR));
         }
         row.add(Double.toString(ledger.cost()));
         return row;

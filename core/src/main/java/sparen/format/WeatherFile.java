@@ -6,6 +6,7 @@ import java.time.ZonedDateTime;
 import java.util.List;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.quantity.Standard;
 import sparen.sun.ImportedWeather;
 
 /**
@@ -26,8 +27,6 @@ public record WeatherFile(
         double[] celsius,
         List<String> notes)
         implements ImportedWeather.Steps {
-    private static final double DAY = 86_400;
-
     public WeatherFile {
         Bounds.present("first", first);
         Bounds.within("stepSeconds", stepSeconds, 60, 3600);
@@ -60,7 +59,7 @@ public record WeatherFile(
         }
         ZonedDateTime wanted = instant.atZone(ZoneOffset.UTC);
         int firstYear = first.atZone(ZoneOffset.UTC).getYear();
-        for (int year = firstYear; year <= firstYear + (int) (span() / (365 * DAY)) + 1; year++) {
+        for (int year = firstYear; year <= firstYear + (int) (span() / (365 * Standard.DAY)) + 1; year++) {
             // withYear takes 29 February to 28 February in a year that has none.
             int there = index(wanted.withYear(year).toInstant());
             if (there >= 0) {

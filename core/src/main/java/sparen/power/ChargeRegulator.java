@@ -7,6 +7,7 @@ import sparen.program.ChargeDetails.AbsorptionEnd;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
+import sparen.quantity.Standard;
 
 /**
  * A charger at work in one run: its stage, what stops it, and which of its limits is in force.
@@ -26,7 +27,6 @@ public final class ChargeRegulator {
         NOTHING
     }
 
-    private static final double DAY = 86_400;
     private static final double HAIR = 1e-11;
     private static final double NO_AMPERES = 1e-9;
     /** Once stopped on over-voltage it does not charge before this (s); judgement, no source. */
@@ -72,7 +72,7 @@ public final class ChargeRegulator {
     private boolean quietDark;
     private boolean quietAwaitsTail;
     private boolean quietBelowTail;
-    private double celsius = ChargeDetails.Compensation.REFERENCE_CELSIUS;
+    private double celsius = Standard.BATTERY_CELSIUS;
     private Optional<BmsRequest> request = Optional.empty();
     private double askedVolts = Double.POSITIVE_INFINITY;
     private double askedAmperes = Double.POSITIVE_INFINITY;
@@ -424,7 +424,7 @@ public final class ChargeRegulator {
             leftBy = tail.isDue(seconds) ? "tail current reached" : "absorption time is up";
             tail.reset();
             boolean equalizes = details.equalization()
-                    .map(one -> seconds - equalizedAt >= one.everyDays() * DAY)
+                    .map(one -> seconds - equalizedAt >= one.everyDays() * Standard.DAY)
                     .orElse(false);
             enter(equalizes ? ChargeStage.EQUALIZATION : afterAbsorption(), seconds);
         }
@@ -507,7 +507,7 @@ public final class ChargeRegulator {
 
     private double repeatDue() {
         return details.repeatAbsorption().isPresent()
-                ? stageSince + details.repeatAbsorption().get().everyDays() * DAY
+                ? stageSince + details.repeatAbsorption().get().everyDays() * Standard.DAY
                 : Double.POSITIVE_INFINITY;
     }
 

@@ -1,5 +1,6 @@
 package sparen.power;
 
+import sparen.quantity.Standard;
 import sparen.series.Series;
 import sparen.site.WaterTank;
 
@@ -11,8 +12,6 @@ import sparen.site.WaterTank;
  */
 public final class HotWater {
     private static final double JOULES_PER_LITRE_KELVIN = 4186;
-    private static final double ROOM_CELSIUS = 20;
-
     private final WaterTank tank;
     private final double joulesPerKelvin;
     private double celsius;
@@ -52,7 +51,7 @@ public final class HotWater {
             double seconds = (bound - celsius) / rate;
             return rate != 0 && seconds >= 0 ? seconds + Series.FINEST_SECONDS : Double.POSITIVE_INFINITY;
         }
-        double settled = ROOM_CELSIUS + watts / g;
+        double settled = Standard.ROOM_CELSIUS + watts / g;
         double share = (bound - settled) / (celsius - settled);
         if (!(share > 0 && share <= 1)) {
             return Double.POSITIVE_INFINITY;
@@ -67,7 +66,7 @@ public final class HotWater {
             celsius += watts * seconds / joulesPerKelvin;
             return;
         }
-        double settled = ROOM_CELSIUS + watts / g;
+        double settled = Standard.ROOM_CELSIUS + watts / g;
         celsius = settled + (celsius - settled) * StrictMath.exp(-g * seconds / joulesPerKelvin);
     }
 

@@ -2,6 +2,7 @@ package sparen.program;
 
 import java.util.Optional;
 import sparen.quantity.Bounds;
+import sparen.quantity.Standard;
 
 /**
  * Settings that only some chargers have. What is absent is off.
@@ -130,9 +131,6 @@ public record ChargeDetails(
             double floorVolts,
             boolean compensatesRecharge,
             Optional<Boolean> sensorAtBattery) {
-        /** The temperature at which nothing is changed (°C). */
-        public static final double REFERENCE_CELSIUS = 25;
-
         public Compensation {
             Bounds.within("voltsPerKelvinPerCell", voltsPerKelvinPerCell, -0.01, 0);
             Bounds.within("ceilingVolts", ceilingVolts, 0, 1000);
@@ -148,7 +146,7 @@ public record ChargeDetails(
 
         /** A level (V at 25 °C) of so many cells as it is at a temperature (°C), with ceiling and floor. */
         public double volts(double level, int cells, double celsius) {
-            double moved = level + voltsPerKelvinPerCell * cells * (celsius - REFERENCE_CELSIUS);
+            double moved = level + voltsPerKelvinPerCell * cells * (celsius - Standard.BATTERY_CELSIUS);
             return Math.max(floorVolts, Math.min(ceilingVolts, moved));
         }
     }

@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.TreeMap;
 import sparen.logic.Signal;
 import sparen.program.NamedSignal.Kind;
+import sparen.quantity.Standard;
 import sparen.quantity.Unit;
 import sparen.site.SensePoint;
 import sparen.site.Site;
@@ -20,7 +21,6 @@ import sparen.site.Site;
  */
 public final class Signals {
     private static final double NOON = 12;
-    private static final double CELSIUS = 20;
     private static final double HIGH_SUN = 30;
     private static final double MOST_WATTS = 5000;
 
@@ -102,8 +102,9 @@ public final class Signals {
             case Signal.LOCAL_HOUR -> clock(NOON);
             case Signal.LOCAL_MONTH -> calendar("local_month", "month", 12, 6);
             case Signal.LOCAL_WEEKDAY -> calendar("local_weekday", "day of the week", 7, 1);
-            case Signal.BATTERY_CELSIUS -> signal("battery_celsius", "battery temperature", Kind.TEMPERATURE, CELSIUS);
-            case Signal.AIR_CELSIUS -> air(CELSIUS);
+            case Signal.BATTERY_CELSIUS ->
+                signal("battery_celsius", "battery temperature", Kind.TEMPERATURE, Standard.ROOM_CELSIUS);
+            case Signal.AIR_CELSIUS -> air(Standard.ROOM_CELSIUS);
             case Signal.BATTERY_AMPERES -> signal("battery_amperes", "battery current", Kind.CURRENT, 0);
             case Signal.AC_LOAD_WATTS -> signal("ac_load_watts", "load on AC", Kind.POWER, 0);
             case Signal.AC_PRESENT -> signal("ac_present", "AC present", Kind.PRESENT, 0);

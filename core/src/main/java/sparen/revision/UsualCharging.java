@@ -14,6 +14,7 @@ import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.ChargeProgram;
 import sparen.program.Plan;
 import sparen.program.rule.Usual;
+import sparen.quantity.Standard;
 import sparen.site.Chemistry;
 import sparen.site.Site;
 
@@ -26,8 +27,6 @@ public final class UsualCharging {
     private static final double LEAD_ACID_RATE = 0.2;
     private static final double LITHIUM_TAIL = 0.03;
     private static final double LEAD_ACID_TAIL = 0.02;
-    private static final double HOUR = 3600;
-
     private final Site site;
     private final ChargeProgram charging;
 
@@ -67,10 +66,10 @@ public final class UsualCharging {
                 Optional.of(compensation(stop)),
                 Optional.of(new TemperatureLimits(isLithium() ? 4 : -20, 45, 2)),
                 Optional.of(new OverVoltage(stop, Math.min(stop, charging.floatVolts()))),
-                Optional.of(new RepeatAbsorption(7, HOUR)),
+                Optional.of(new RepeatAbsorption(7, Standard.HOUR)),
                 Optional.of(ChargeDetails.After.FLOAT),
                 Optional.of(charging.floatVolts()),
-                Optional.of(10 * HOUR),
+                Optional.of(10 * Standard.HOUR),
                 Optional.of(charging.rechargeVolts()),
                 Optional.of(new BmsRequests(BmsRequests.WhenTalkStops.STOP, 60)),
                 Optional.of(false));
@@ -81,7 +80,7 @@ public final class UsualCharging {
         double seconds = Math.round(charging.absorptionSeconds() * 2 / 3);
         double lifted = Math.round(site.battery().cellsInSeries() * 25.8) / 10.0;
         double volts = isLithium() ? charging.absorptionVolts() : Math.max(charging.absorptionVolts(), lifted);
-        return new Equalization(volts, seconds, 35, Math.max(seconds, 4 * HOUR));
+        return new Equalization(volts, seconds, 35, Math.max(seconds, 4 * Standard.HOUR));
     }
 
     private Compensation compensation(double stop) {

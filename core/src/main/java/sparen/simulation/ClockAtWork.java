@@ -2,12 +2,12 @@ package sparen.simulation;
 
 import java.time.Duration;
 import sparen.program.DeviceClock;
+import sparen.quantity.Standard;
 
 /** The clock of a device in one run: what hour it shows, and when that leaves an interval. */
 final class ClockAtWork {
-    private static final double DAY = 86_400;
     /** Room before and after the run (s): a clock may be a day off either way, and drift. */
-    private static final double ROOM_SECONDS = 3 * DAY;
+    private static final double ROOM_SECONDS = 3 * Standard.DAY;
 
     private final DeviceClock clock;
     private final LocalClock local;
@@ -15,7 +15,7 @@ final class ClockAtWork {
 
     ClockAtWork(DeviceClock clock, Scenario scenario) {
         this.clock = clock;
-        double drifts = Math.abs(clock.driftSecondsPerDay()) * scenario.durationSeconds() / DAY;
+        double drifts = Math.abs(clock.driftSecondsPerDay()) * scenario.durationSeconds() / Standard.DAY;
         local = new LocalClock(
                 scenario.start().minus(Duration.ofSeconds((long) ROOM_SECONDS)),
                 scenario.durationSeconds() + drifts + 2 * ROOM_SECONDS,
@@ -24,7 +24,7 @@ final class ClockAtWork {
     }
 
     private double shown(double seconds) {
-        return seconds * (1 + clock.driftSecondsPerDay() / DAY) + shift;
+        return seconds * (1 + clock.driftSecondsPerDay() / Standard.DAY) + shift;
     }
 
     /** The hour it shows at an instant (s). */
@@ -41,7 +41,7 @@ final class ClockAtWork {
         double exit = local.nextHourExit(shown, low, high);
         return exit == Double.POSITIVE_INFINITY
                 ? exit
-                : seconds + (exit - shown) / (1 + clock.driftSecondsPerDay() / DAY);
+                : seconds + (exit - shown) / (1 + clock.driftSecondsPerDay() / Standard.DAY);
     }
 
     /**

@@ -3,14 +3,13 @@ package sparen.simulation;
 import java.util.Arrays;
 import java.util.Random;
 import sparen.format.Profile;
+import sparen.quantity.Standard;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Load;
 
 /** What a load would draw over a whole run if it were always fed, as steps; the same seed gives the same. */
 final class LoadPattern {
-    private static final double USUAL_CELSIUS = 20;
-
     private double[] starts = new double[64];
     private double[] values = new double[64];
     private int size;
@@ -59,8 +58,9 @@ final class LoadPattern {
         double at = -random.nextDouble() * period;
         while (at < scenario.durationSeconds()) {
             double celsius = air[(int) Math.max(0, Math.min(air.length - 1, at / 60))];
-            double share =
-                    cycling.runSeconds() / period * (1 + cycling.runSharePerKelvin() * (celsius - USUAL_CELSIUS));
+            double share = cycling.runSeconds()
+                    / period
+                    * (1 + cycling.runSharePerKelvin() * (celsius - Standard.ROOM_CELSIUS));
             pattern.add(at, cycling.watts());
             pattern.add(at + period * Math.max(0.02, Math.min(0.98, share)), 0);
             at += period;

@@ -5,12 +5,10 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
 import sparen.quantity.Bounds;
+import sparen.quantity.Standard;
 
 /** How a load draws on its bus while its contact is closed. */
 public sealed interface Consumption {
-    /** Seconds of a day (s). */
-    double SECONDS_A_DAY = 86_400;
-
     /** The same with its power scaled (×); people come more or less often, and a profile is scaled where it is kept. */
     Consumption times(double factor);
 
@@ -282,7 +280,7 @@ public sealed interface Consumption {
 
         @Override
         public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return watts * Math.min(1, usesPerDay * meanSeconds / SECONDS_A_DAY);
+            return watts * Math.min(1, usesPerDay * meanSeconds / Standard.DAY);
         }
 
         @Override

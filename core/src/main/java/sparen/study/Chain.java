@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
+import sparen.quantity.Standard;
 import sparen.result.DayFigures;
 import sparen.result.Event;
 import sparen.result.RunResult;
@@ -17,7 +18,6 @@ public final class Chain {
     private static final double NEAR_SECONDS = 120;
 
     private static final double FULL = 0.95;
-    private static final double WATT_HOUR = 3600;
     private static final int MOST_NEAR = 6;
 
     private Chain() {}
@@ -93,8 +93,8 @@ public final class Chain {
                 since == 0 ? "in the first" : "since the battery was last full, in",
                 count,
                 count == 1 ? "day" : "days",
-                sun / count / WATT_HOUR,
-                loads / count / WATT_HOUR,
+                sun / count / Standard.WATT_HOUR,
+                loads / count / Standard.WATT_HOUR,
                 100 * event.stateOfCharge());
         return Optional.of(new Link(days.get(since).startSeconds(), -1, says));
     }

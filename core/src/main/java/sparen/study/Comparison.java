@@ -7,6 +7,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import sparen.program.Output;
 import sparen.program.Plan;
+import sparen.quantity.Standard;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
 import sparen.result.OutputFigures;
@@ -22,9 +23,6 @@ import sparen.site.Load;
  * @param did sentences about the figures that differ much, the most telling first
  */
 public record Comparison(List<String> changed, List<Figure> figures, List<String> did) {
-    private static final double WATT_HOUR = 3600;
-    private static final double HOUR = 3600;
-
     /**
      * One figure of both runs.
      *
@@ -76,7 +74,10 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 1));
         figures.add(new Figure(
                 "Hours below 50 % of charge",
-                "h", first.battery().secondsBelow50() / HOUR, second.battery().secondsBelow50() / HOUR, 1));
+                "h",
+                first.battery().secondsBelow50() / Standard.HOUR,
+                second.battery().secondsBelow50() / Standard.HOUR,
+                1));
         return new Comparison(
                 Changes.between(before, after).stream()
                         .map(Changes.Change::says)
@@ -92,8 +93,8 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 figures.add(new Figure(
                         load.name() + " unserved",
                         "Wh",
-                        first.unservedJoules().get(load.id()) / WATT_HOUR,
-                        second.unservedJoules().get(load.id()) / WATT_HOUR,
+                        first.unservedJoules().get(load.id()) / Standard.WATT_HOUR,
+                        second.unservedJoules().get(load.id()) / Standard.WATT_HOUR,
                         1));
             }
         }
@@ -104,21 +105,21 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         figures.add(new Figure(
                 "Diverted",
                 "Wh",
-                first.totalDivertedJoules() / WATT_HOUR,
-                second.totalDivertedJoules() / WATT_HOUR,
+                first.totalDivertedJoules() / Standard.WATT_HOUR,
+                second.totalDivertedJoules() / Standard.WATT_HOUR,
                 tell));
         figures.add(new Figure("Thrown away", "Wh", thrownAway(first), thrownAway(second), tell));
         figures.add(new Figure(
                 "Taken from a feeder",
                 "Wh",
-                first.importJoules() / WATT_HOUR,
-                second.importJoules() / WATT_HOUR,
+                first.importJoules() / Standard.WATT_HOUR,
+                second.importJoules() / Standard.WATT_HOUR,
                 tell));
         figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1));
     }
 
     private static double thrownAway(Ledger ledger) {
-        return (ledger.curtailedJoules() + ledger.clippedJoules()) / WATT_HOUR;
+        return (ledger.curtailedJoules() + ledger.clippedJoules()) / Standard.WATT_HOUR;
     }
 
     private static void addGenerators(List<Figure> figures, RunResult first, RunResult second) {
@@ -134,7 +135,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         return run.generators().stream()
                         .mapToDouble(GeneratorFigures::runSeconds)
                         .sum()
-                / HOUR;
+                / Standard.HOUR;
     }
 
     private static double starts(RunResult run) {
@@ -158,8 +159,8 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 figures.add(new Figure(
                         name + ", open though wished closed",
                         "h",
-                        was.withheldSeconds() / HOUR,
-                        now.withheldSeconds() / HOUR,
+                        was.withheldSeconds() / Standard.HOUR,
+                        now.withheldSeconds() / Standard.HOUR,
                         0.5));
                 figures.add(new Figure(name + ", switchings", "", was.switchings(), now.switchings(), 1));
             }

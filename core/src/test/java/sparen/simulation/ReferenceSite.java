@@ -17,6 +17,7 @@ import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 import sparen.battery.BatteryModel;
 import sparen.program.ChargeProgram;
 import sparen.program.rule.VoltageDisconnect;
+import sparen.quantity.Standard;
 import sparen.site.ChargeController;
 import sparen.site.Consumption;
 import sparen.site.Load;
@@ -94,7 +95,7 @@ public final class ReferenceSite {
     private void takeCelsius() {
         factor = model.resistanceFactor(celsius);
         exchange = model.exchangePerSecond() * model.exchangeFactor(celsius);
-        shift = model.voltsPerKelvin() * (celsius - BatteryModel.REFERENCE_CELSIUS);
+        shift = model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
     }
 
     private double emf(double[] y) {

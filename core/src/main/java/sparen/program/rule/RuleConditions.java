@@ -11,6 +11,7 @@ import sparen.program.ChargeStage;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.quantity.Standard;
 import sparen.site.BatteryMonitor;
 import sparen.site.DailySpan;
 import sparen.site.SensePoint;
@@ -21,7 +22,6 @@ final class RuleConditions {
     private static final double REPORT_SLACK = 1e-6;
 
     private static final double ROUNDING_SLACK = 1e-9;
-    private static final double REFERENCE_CELSIUS = 25;
 
     private RuleConditions() {}
 
@@ -54,7 +54,8 @@ final class RuleConditions {
         double perKelvin = millivoltsPerKelvin / 1000 * around.site().battery().cellsInSeries();
         Condition condition = perKelvin == 0
                 ? level(signal, above, level)
-                : new Condition.Moving(above, signal, level, Signal.BATTERY_CELSIUS, perKelvin, REFERENCE_CELSIUS);
+                : new Condition.Moving(
+                        above, signal, level, Signal.BATTERY_CELSIUS, perKelvin, Standard.BATTERY_CELSIUS);
         String compensated = perKelvin == 0 ? "" : " at 25 °C";
         return new Way(
                 condition,
