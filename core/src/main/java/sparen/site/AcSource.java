@@ -46,7 +46,7 @@ public sealed interface AcSource {
             int mostTries,
             double idleLitresPerHour,
             double litresPerKilowattHour)
-            implements AcSource {
+            implements AcSource, GeneratorWith {
         public Generator {
             Bounds.id("id", id);
             Bounds.name("name", name);

@@ -32,7 +32,8 @@ public record SolarArray(
         Optional<ModuleString> string,
         Optional<Sky> sky,
         List<HorizonPoint> horizon,
-        Optional<Snow> snow) {
+        Optional<Snow> snow)
+        implements SolarArrayWith {
     /** How diffuse light is taken to be spread over the sky. */
     public enum Sky {
         /** The same from everywhere. */

@@ -26,7 +26,8 @@ import javax.tools.StandardLocation;
 /**
  * For the public records of a module: one class that knows the components of each, offered as the service {@code
  * sparen.quantity.RecordTypes}; and for a record X that implements an interface {@code XWith}, that interface, with one {@code
- * with…} for each component. The class is named by the option {@code records}, such as {@code sparen.records.CoreRecords}.
+ * with…} for each component, and a class {@code XBuilder} that names each
+ * component where it is given. The class is named by the option {@code records}, such as {@code sparen.records.CoreRecords}.
  */
 @SupportedAnnotationTypes("*")
 @SupportedOptions("records")
@@ -53,6 +54,7 @@ public final class RecordProcessor extends AbstractProcessor {
             for (TypeElement record : records.values()) {
                 if (asksForWithers(record)) {
                     withers(record);
+                    builder(record);
                 }
             }
             table(table, List.copyOf(records.values()));
@@ -105,6 +107,47 @@ public final class RecordProcessor extends AbstractProcessor {
                 "package " + target + ";\n\n/** Copies of a {@link " + type
                         + "} with one component changed. */\npublic interface " + withersOf(record) + " {\n" + whole
                         + withers + "}\n");
+    }
+
+    /** What is not given is an empty optional, list or map; a number that is not given is none, which the record refuses. */
+    private void builder(TypeElement record) throws IOException {
+        String type = record.getQualifiedName().toString();
+        String target = processingEnv
+                .getElementUtils()
+                .getPackageOf(record)
+                .getQualifiedName()
+                .toString();
+        String builder = record.getSimpleName() + "Builder";
+        List<? extends RecordComponentElement> components = record.getRecordComponents();
+        String fields = components.stream()
+                .map(one -> "    private " + one.asType() + " " + one.getSimpleName() + beginning(one.asType()) + ";\n")
+                .collect(Collectors.joining());
+        String setters = components.stream()
+                .map(one -> "    /** Gives its " + one.getSimpleName() + ". */\n    public " + builder + " "
+                        + one.getSimpleName() + "(" + one.asType() + " " + one.getSimpleName() + ") {\n        this."
+                        + one.getSimpleName() + " = " + one.getSimpleName() + ";\n        return this;\n    }\n\n")
+                .collect(Collectors.joining());
+        String arguments =
+                components.stream().map(one -> one.getSimpleName().toString()).collect(Collectors.joining(", "));
+        write(
+                target + "." + builder,
+                record,
+                "package " + target + ";\n\n/** Builds a {@link " + type
+                        + "} component by component. */\npublic final class "
+                        + builder + " {\n" + fields + "\n" + setters
+                        + "    /** The record, which looks at all of it. */\n"
+                        + "    public " + type + " build() {\n        return new " + type + "(" + arguments
+                        + ");\n    }\n}\n");
+    }
+
+    private String beginning(TypeMirror type) {
+        return switch (processingEnv.getTypeUtils().erasure(type).toString()) {
+            case "double" -> " = Double.NaN";
+            case "java.util.Optional" -> " = java.util.Optional.empty()";
+            case "java.util.List" -> " = java.util.List.of()";
+            case "java.util.Map" -> " = java.util.Map.of()";
+            default -> "";
+        };
     }
 
     private static String arguments(List<? extends RecordComponentElement> components, RecordComponentElement changed) {
