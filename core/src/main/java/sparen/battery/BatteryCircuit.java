@@ -3,6 +3,7 @@ package sparen.battery;
 import java.util.Arrays;
 import sparen.quantity.Standard;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /**
  * One battery, or several that are alike and go together, at work in one run: its state, and that state's series inside the present
@@ -234,14 +235,12 @@ public final class BatteryCircuit {
         return (volts[i + 1] - volts[i]) / (knots[i + 1] - knots[i]);
     }
 
-    /** The first instant within a step (s) at which it leaves the piece of its model it is on. */
-    public double firstExit(int order, double seconds) {
-        double exit = Series.firstExit(available, order, seconds, knots[segment], full ? 1 : knots[segment + 1]);
+    /** Says within which bounds it stays on the piece of its model it is on. */
+    public void watch(Stay stay) {
+        stay.within(available, knots[segment], full ? 1 : knots[segment + 1]);
         if (hasWells) {
-            exit = Math.min(
-                    exit, Series.firstExit(bound, order, seconds, knots[boundSegment], knots[boundSegment + 1]));
+            stay.within(bound, knots[boundSegment], knots[boundSegment + 1]);
         }
-        return exit;
     }
 
     /** Whether nothing is left to give: the well at hand is empty. */

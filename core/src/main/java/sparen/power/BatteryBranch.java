@@ -3,6 +3,7 @@ package sparen.power;
 import java.util.Arrays;
 import sparen.battery.BatteryCircuit;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /** One battery on the bus, behind a cable of its own, with a path for charging and one for discharging. */
 public final class BatteryBranch {
@@ -149,17 +150,18 @@ public final class BatteryBranch {
     }
 
     /**
-     * The first instant within a step (s) at which the battery leaves the piece of its model it is on, or its current turns.
+     * Says within which bounds the battery stays on the piece of its model it is on, and its current keeps its direction.
      *
      * @param nodeVolts series of the voltage where the batteries join
      */
-    public double firstExit(double[] nodeVolts, int order, double seconds) {
-        double exit = circuit.firstExit(order, seconds);
-        double[] signed = blocked ? drive(nodeVolts, order) : current;
+    public void watch(Stay stay, double[] nodeVolts) {
+        circuit.watch(stay);
+        double[] signed = blocked ? drive(nodeVolts, stay.order()) : current;
         double slack = blocked ? NO_AMPERES / siemens : NO_AMPERES;
-        double least = expectCharging ? -slack : Double.NEGATIVE_INFINITY;
-        double most = expectCharging ? Double.POSITIVE_INFINITY : slack;
-        return Math.min(exit, Series.firstExit(signed, order, seconds, least, most));
+        stay.within(
+                signed,
+                expectCharging ? -slack : Double.NEGATIVE_INFINITY,
+                expectCharging ? Double.POSITIVE_INFINITY : slack);
     }
 
     private double[] drive(double[] nodeVolts, int order) {

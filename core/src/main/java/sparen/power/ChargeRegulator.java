@@ -8,6 +8,7 @@ import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
 import sparen.quantity.Standard;
+import sparen.series.Stay;
 
 /**
  * A charger at work in one run: its stage, what stops it, and which of its limits is in force.
@@ -285,16 +286,6 @@ public final class ChargeRegulator {
         return limit == Limit.VOLTAGE ? -NO_AMPERES : Double.NEGATIVE_INFINITY;
     }
 
-    /** The current (A) at which the tail condition changes its answer, NaN while none is awaited. */
-    public double tailAmperes() {
-        return awaitsTail() ? tailLevel : Double.NaN;
-    }
-
-    /** Whether the tail current is the battery's and not the charger's own. */
-    public boolean tailIsNet() {
-        return tailIsNet;
-    }
-
     private boolean awaitsTail() {
         return stage == ChargeStage.ABSORPTION && !Double.isNaN(tailLevel);
     }
@@ -315,14 +306,19 @@ public final class ChargeRegulator {
                 && (!quietAwaitsTail || (tailIsNet ? netAmperes : amperes) <= tailLevel == quietBelowTail);
     }
 
-    /** Lowest voltage (V) at its terminals at which its stages and stops keep their answers. */
-    public double quietLowestVolts() {
-        return quietLow;
-    }
-
-    /** Highest such voltage (V). */
-    public double quietHighestVolts() {
-        return quietHigh;
+    /**
+     * Says within which bounds its limit, its stages and its stops hold.
+     *
+     * @param volts at its terminals (V)
+     * @param amperes of its own output (A)
+     * @param netAmperes into the battery (A)
+     */
+    public void watch(Stay stay, double[] volts, double[] amperes, double[] netAmperes) {
+        stay.within(volts, Math.max(lowestVolts(), quietLow), Math.min(highestVolts(), quietHigh));
+        stay.within(amperes, lowestAmperes(), highestAmperes());
+        if (awaitsTail()) {
+            stay.onSideOf(tailIsNet ? netAmperes : amperes, tailLevel);
+        }
     }
 
     private void listen(double volts, double amperes) {

@@ -9,12 +9,13 @@ import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.result.Event;
 import sparen.result.PartEvent;
+import sparen.series.Stay;
 import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
 import sparen.site.Inverter;
 
 /** The AC side in one run: inverter, sources, sun on the AC side, windows; and the energy that passed through it. */
-final class AcAtWork {
+final class AcAtWork implements Part {
     final AcSide side;
     final AcSide.Conditions conditions = new AcSide.Conditions();
     final EngineGenerator[] generators;
@@ -251,7 +252,8 @@ final class AcAtWork {
         return side.sourceAtHand() >= 0 && sources.get(side.sourceAtHand()) instanceof AcSource.Generator;
     }
 
-    double nextChange() {
+    @Override
+    public double dueSeconds() {
         double next = Math.min(due, Math.min(arraysUntil, windowUntil));
         for (FeederAtWork feeder : feeders) {
             next = Math.min(next, feeder.nextChange());
@@ -262,11 +264,8 @@ final class AcAtWork {
         return Math.min(next, nextHand);
     }
 
-    double lowVolts() {
-        return lowVolts;
-    }
-
-    double highVolts() {
-        return highVolts;
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        stay.within(circuit.bus.farVolts(circuit.branches.inverter), lowVolts, highVolts);
     }
 }

@@ -7,14 +7,14 @@ import sparen.battery.BatteryModel;
 import sparen.battery.BmsAtWork;
 import sparen.power.BatteryBranch;
 import sparen.result.Event;
-import sparen.series.Series;
+import sparen.series.Stay;
 import sparen.site.Ageing;
 import sparen.site.BatteryBank;
 import sparen.site.Bms;
 import sparen.site.ParallelBattery;
 
 /** A battery with its BMS in one run; stands for several that are alike, which stay alike. */
-final class BatteryAtWork {
+final class BatteryAtWork implements Part {
     /** An empty battery among others gives again from this state of charge on (fraction); judgement. */
     private static final double REFILLED_CHARGE = 0.005;
 
@@ -129,18 +129,33 @@ final class BatteryAtWork {
         return changes;
     }
 
-    /** The first instant within a step (s) at which its BMS has to look. */
-    double firstExit(int order, double seconds) {
-        if (bms == null) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double byVolts = Series.firstExit(branch.terminalVolts(), order, seconds, lowVolts, highVolts);
-        double byAmperes = Series.firstExit(branch.current(), order, seconds, lowAmperes * count, highAmperes * count);
-        return Math.min(byVolts, byAmperes);
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        branch.watch(stay, circuit.bus.batteryVolts());
+        watchBms(stay);
     }
 
-    double dueSeconds() {
+    /** The same while it has no bus. */
+    void watchAlone(Stay stay) {
+        branch.circuit().watch(stay);
+        watchBms(stay);
+    }
+
+    private void watchBms(Stay stay) {
+        if (bms != null) {
+            stay.within(branch.terminalVolts(), lowVolts, highVolts);
+            stay.within(branch.current(), lowAmperes * count, highAmperes * count);
+        }
+    }
+
+    @Override
+    public double dueSeconds() {
         return bms == null ? Double.POSITIVE_INFINITY : quietDue;
+    }
+
+    @Override
+    public String toString() {
+        return "battery " + branch.circuit().charge()[0] + " of full, " + branch.current()[0] + " A";
     }
 
     boolean mayDischarge() {

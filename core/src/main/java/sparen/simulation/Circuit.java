@@ -3,6 +3,7 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import sparen.battery.StateOfChargeCounter;
@@ -55,6 +56,15 @@ final class Circuit {
     private final double[] byFeed;
     private final SiteInputs inputs;
     final PulsedAtWork[] pulsed;
+    /** All that watches the bus. */
+    final Part[] parts;
+    /** What changes by itself at instants that only a change of its own moves. */
+    private final List<Part> moving = new ArrayList<>();
+    /** What may start a timer by a look at the balance alone. */
+    private final List<Part> timers = new ArrayList<>();
+    /** What is asked at every step. */
+    private final List<Part> chargers = new ArrayList<>();
+
     private final List<PartEvent> noted = new ArrayList<>();
     private final FuseAtWork[] fuses;
     private final boolean[] blown;
@@ -137,6 +147,7 @@ final class Circuit {
         fuses = fuses();
         blown = new boolean[branches.count()];
         talkLosses = scenario.talkLosses();
+        parts = gather();
         takeTemperature();
         takeRequests(0);
     }
@@ -185,9 +196,9 @@ final class Circuit {
         now = seconds;
         boolean sunMoved = false;
         for (ControllerAtWork controller : controllers) {
-            double before = controller.nextChange();
+            double before = controller.validUntil();
             controller.moveTo(seconds);
-            sunMoved |= controller.nextChange() != before;
+            sunMoved |= controller.validUntil() != before;
         }
         if (sunMoved && ac != null && ac.side.program().charging() == AcProgram.ChargePriority.SUN_FIRST) {
             ac.touch();
@@ -212,50 +223,45 @@ final class Circuit {
         takeTalk(seconds);
     }
 
-    /** When an input may change next (s). */
-    double nextInputChange() {
-        double next = partsDue;
-        for (ControllerAtWork controller : controllers) {
-            next = Math.min(next, controller.nextChange());
-        }
-        return next;
+    /** When an input may change next, or a part has to look (s). */
+    double dueSeconds() {
+        return soonestOf(chargers, partsDue);
     }
 
-    private double partsDue() {
-        double next = thermal.nextSample();
-        for (CurrentInput source : sources) {
-            next = Math.min(next, source.nextChange());
+    private static double soonestOf(List<? extends Part> parts, double next) {
+        double soonest = next;
+        for (int i = 0; i < parts.size(); i++) {
+            soonest = Math.min(soonest, parts.get(i).dueSeconds());
         }
-        for (DcSourceAtWork source : dcSources) {
-            next = Math.min(next, source.nextChange());
-        }
-        for (LoadAtWork load : loads) {
-            next = Math.min(next, load.nextChange());
-        }
-        for (ConverterAtWork converter : converters) {
-            next = Math.min(next, converter.dueSeconds());
-        }
-        for (TankAtWork tank : tanks) {
-            next = Math.min(next, tank.dueSeconds());
-        }
-        next = Math.min(next, timersDue());
-        next = Math.min(next, talkDue);
-        return next;
+        return soonest;
     }
 
-    /** When a timer is due (s) that a look at the balance alone may have started. */
-    private double timersDue() {
-        double next = ac == null ? Double.POSITIVE_INFINITY : ac.nextChange();
-        for (BatteryAtWork battery : batteries.all) {
-            next = Math.min(next, battery.dueSeconds());
+    private Part[] gather() {
+        chargers.addAll(List.of(controllers));
+        if (acCharger != null) {
+            chargers.add(new ChargerAtWork(acCharger, branches.charger));
         }
-        for (MonitorAtWork monitor : monitors) {
-            next = Math.min(next, monitor.dueSeconds());
+        moving.addAll(List.of(sources));
+        moving.addAll(List.of(dcSources));
+        moving.addAll(List.of(loads));
+        moving.addAll(List.of(converters));
+        moving.addAll(List.of(tanks));
+        if (ac != null) {
+            timers.add(ac);
         }
-        for (FuseAtWork fuse : fuses) {
-            next = Math.min(next, fuse.dueSeconds());
+        timers.addAll(List.of(batteries.all));
+        timers.addAll(List.of(monitors));
+        timers.addAll(List.of(fuses));
+        List<Part> watching = new ArrayList<>(List.of(batteries.all));
+        watching.addAll(chargers);
+        if (ac != null) {
+            watching.add(ac);
         }
-        return next;
+        watching.addAll(List.of(converters));
+        Arrays.stream(pulsed).filter(Objects::nonNull).forEach(watching::add);
+        watching.addAll(List.of(dcSources));
+        watching.addAll(List.of(monitors));
+        return watching.toArray(Part[]::new);
     }
 
     private double soonest(double next, double at) {
@@ -597,7 +603,9 @@ final class Circuit {
             changed = true;
         }
         loadsChanged |= changed;
-        partsDue = seconds >= partsDue || changed ? partsDue() : Math.min(partsDue, timersDue());
+        partsDue = seconds >= partsDue || changed
+                ? soonestOf(timers, soonestOf(moving, Math.min(thermal.nextSample(), talkDue)))
+                : soonestOf(timers, partsDue);
         return changed;
     }
 

@@ -4,6 +4,7 @@ import sparen.power.BusBalance;
 import sparen.power.ChargeRegulator;
 import sparen.power.ChargeRegulator.Limit;
 import sparen.series.Series;
+import sparen.series.Stay;
 import sparen.site.ChargeController;
 import sparen.site.Site;
 
@@ -11,7 +12,7 @@ import sparen.site.Site;
  * A charge controller with its arrays in one run. While it holds its voltage the sun does not matter as long as there is enough of
  * it, so that a bright hour is one step and not sixty.
  */
-final class ControllerAtWork {
+final class ControllerAtWork implements Part {
     /** So much more than is taken counts as enough for looking ahead (×). */
     private static final double AMPLE = 1.15;
 
@@ -124,8 +125,25 @@ final class ControllerAtWork {
         }
     }
 
-    double nextChange() {
+    /** Until when the sun it has taken holds (s). */
+    double validUntil() {
         return validUntil;
+    }
+
+    /** When its sun changes, or a timer of its regulator is due (s). */
+    @Override
+    public double dueSeconds() {
+        return Math.min(validUntil, regulator.dueSeconds());
+    }
+
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        ChargerAtWork.watch(stay, circuit, regulator, branch);
+    }
+
+    @Override
+    public String toString() {
+        return controller.id() + " " + regulator.limit() + " " + regulator.stage();
     }
 
     /** What part of the open-circuit voltage is missing at the maximum power point of its first array (fraction). */

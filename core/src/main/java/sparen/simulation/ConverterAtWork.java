@@ -1,10 +1,11 @@
 package sparen.simulation;
 
 import java.util.Locale;
+import sparen.series.Stay;
 import sparen.site.Converter;
 
 /** A DC converter with its secondary bus in one run. */
-final class ConverterAtWork {
+final class ConverterAtWork implements Part {
     private static final double RETRY_SECONDS = 10;
     private static final double LONGEST_RETRY_SECONDS = 900;
     private static final double GOOD_RUN_SECONDS = 600;
@@ -83,17 +84,20 @@ final class ConverterAtWork {
         return isAlive() ? outputWatts : 0;
     }
 
-    double dueSeconds() {
+    @Override
+    public double dueSeconds() {
         double due = offUntil > now ? offUntil : Double.POSITIVE_INFINITY;
         return retryAt > Double.NEGATIVE_INFINITY ? Math.min(due, retryAt) : due;
     }
 
-    /** The input voltage at which its state changes next (V); it is watched from the side it is on. */
-    double watchedVolts() {
-        return lowInput ? converter.restartInputVolts() : converter.lowestInputVolts();
-    }
-
-    boolean isLow() {
-        return lowInput;
+    /** The input voltage at which its state changes next is watched from the side it is on. */
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        double[] volts = circuit.bus.busVolts();
+        if (lowInput) {
+            stay.within(volts, Double.NEGATIVE_INFINITY, Math.nextDown(converter.restartInputVolts()));
+        } else {
+            stay.within(volts, Math.nextUp(converter.lowestInputVolts()), Double.POSITIVE_INFINITY);
+        }
     }
 }

@@ -4,7 +4,7 @@ import java.util.List;
 import sparen.site.CurrentSource;
 
 /** The course of a source's current: straight lines between its points. Reads forward only. */
-final class CurrentInput {
+final class CurrentInput implements Part {
     private final List<CurrentSource.Point> points;
     private int index = -1;
     private double amperes;
@@ -15,7 +15,7 @@ final class CurrentInput {
     }
 
     void moveTo(double seconds) {
-        while (nextChange() <= seconds) {
+        while (dueSeconds() <= seconds) {
             index++;
         }
         CurrentSource.Point from = points.get(Math.max(0, index));
@@ -36,7 +36,8 @@ final class CurrentInput {
         return slope;
     }
 
-    double nextChange() {
+    @Override
+    public double dueSeconds() {
         return index + 1 < points.size() ? points.get(index + 1).secondsFromStart() : Double.POSITIVE_INFINITY;
     }
 }

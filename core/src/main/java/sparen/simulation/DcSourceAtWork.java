@@ -1,9 +1,10 @@
 package sparen.simulation;
 
+import sparen.series.Stay;
 import sparen.site.DcSource;
 
 /** A direct-current generator with its brake in one run. */
-final class DcSourceAtWork {
+final class DcSourceAtWork implements Part {
     /** A machine that has been braked does not run again before this (s); judgement, no source. */
     private static final double BRAKED_SECONDS = 10;
 
@@ -39,15 +40,18 @@ final class DcSourceAtWork {
         return braked ? 0 : profile.value();
     }
 
-    double lowestVolts() {
-        return braked && now >= heldUntil ? Math.nextUp(source.releaseVolts()) : Double.NEGATIVE_INFINITY;
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        double[] volts = circuit.bus.busVolts();
+        if (!braked) {
+            stay.within(volts, Double.NEGATIVE_INFINITY, Math.nextDown(source.brakeVolts()));
+        } else if (now >= heldUntil) {
+            stay.within(volts, Math.nextUp(source.releaseVolts()), Double.POSITIVE_INFINITY);
+        }
     }
 
-    double highestVolts() {
-        return braked ? Double.POSITIVE_INFINITY : Math.nextDown(source.brakeVolts());
-    }
-
-    double nextChange() {
+    @Override
+    public double dueSeconds() {
         double next = profile.nextChange();
         return braked && heldUntil > now ? Math.min(next, heldUntil) : next;
     }

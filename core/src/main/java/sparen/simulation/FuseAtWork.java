@@ -4,7 +4,7 @@ import java.util.Locale;
 import sparen.site.Fuse;
 
 /** A fuse in one run. It uses itself up by what it has to bear, and stays open. */
-final class FuseAtWork {
+final class FuseAtWork implements Part {
     final String subject;
     final int branch;
     private final Fuse fuse;
@@ -39,7 +39,8 @@ final class FuseAtWork {
         }
     }
 
-    double dueSeconds() {
+    @Override
+    public double dueSeconds() {
         return open || bears == Double.POSITIVE_INFINITY ? Double.POSITIVE_INFINITY : now + (1 - used) * bears;
     }
 

@@ -4,7 +4,7 @@ import sparen.result.LoadFigures;
 import sparen.site.Load;
 
 /** One load in one run: what it wants now, its start surge, and whether it waits for a hand after a loss of power. */
-final class LoadAtWork {
+final class LoadAtWork implements Part {
     private static final double HAND_HOUR = 8;
 
     final Load load;
@@ -136,7 +136,8 @@ final class LoadAtWork {
         return waitsForHand;
     }
 
-    double nextChange() {
+    @Override
+    public double dueSeconds() {
         double next = pattern == null ? Double.POSITIVE_INFINITY : pattern.nextChange();
         if (surgeUntil > now) {
             next = Math.min(next, surgeUntil);

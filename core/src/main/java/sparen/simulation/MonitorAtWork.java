@@ -2,10 +2,12 @@ package sparen.simulation;
 
 import sparen.battery.StateOfChargeCounter;
 import sparen.power.BusBalance;
+import sparen.quantity.Standard;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /** A battery monitor at its shunt in one run. */
-final class MonitorAtWork {
+final class MonitorAtWork implements Part {
     final StateOfChargeCounter counter;
     private final int[] unseen;
     private final double[] sum = Series.zero();
@@ -33,51 +35,40 @@ final class MonitorAtWork {
         }
     }
 
-    /** The first instant within a step (s) at which its count turns, or would be reported otherwise than it is. */
-    double firstExit(BusBalance bus, double seconds, boolean isWatched) {
-        see(bus);
+    /** Its count must not turn, nor be reported otherwise than it is, nor the battery count as full. */
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        see(circuit.bus);
         double offset = counter.settings().offsetAmperes();
-        double exit = seen[0] + offset > 0
-                ? Series.firstExit(seen, bus.order(), seconds, -offset, Double.POSITIVE_INFINITY)
-                : Series.firstExit(seen, bus.order(), seconds, Double.NEGATIVE_INFINITY, -offset);
-        if (!isWatched || sampleAt < Double.POSITIVE_INFINITY) {
-            return exit;
+        if (seen[0] + offset > 0) {
+            stay.within(seen, -offset, Double.POSITIVE_INFINITY);
+        } else {
+            stay.within(seen, Double.NEGATIVE_INFINITY, -offset);
         }
-        exit = Math.min(exit, fullExit(bus, seconds));
+        if (sampleAt < Double.POSITIVE_INFINITY) {
+            return;
+        }
+        watchFull(stay, circuit.bus.batteryVolts());
         count[0] = counter.count();
         double rate = counter.ratePerSecond(seen[0]);
-        double perAmpere =
-                seen[0] + offset == 0 ? 0 : (rate - counter.settings().driftPerDay() / 86_400) / (seen[0] + offset);
+        double perAmpere = seen[0] + offset == 0
+                ? 0
+                : (rate - counter.settings().driftPerDay() / Standard.DAY) / (seen[0] + offset);
         count[1] = rate;
-        for (int k = 2; k <= bus.order(); k++) {
+        for (int k = 2; k <= stay.order(); k++) {
             count[k] = perAmpere * seen[k - 1] / k;
         }
-        double low = Math.min(counter.lowestCount(), count[0]);
-        double high = Math.max(counter.highestCount(), count[0]);
-        return Math.min(exit, Series.firstExit(count, bus.order(), seconds, low, high));
+        stay.within(count, Math.min(counter.lowestCount(), count[0]), Math.max(counter.highestCount(), count[0]));
     }
 
-    private double fullExit(BusBalance bus, double seconds) {
+    private void watchFull(Stay stay, double[] batteryVolts) {
         double volts = counter.settings().fullVolts();
-        double amperes = counter.settings().fullAmperes();
-        boolean above = bus.batteryVolts()[0] >= volts;
-        double byVolts = Series.firstExit(
-                bus.batteryVolts(),
-                bus.order(),
-                seconds,
-                above ? volts : Double.NEGATIVE_INFINITY,
-                above ? Double.POSITIVE_INFINITY : Math.nextDown(volts));
-        if (!above) {
-            return byVolts;
+        if (batteryVolts[0] >= volts) {
+            stay.within(batteryVolts, volts, Double.POSITIVE_INFINITY);
+            stay.onSideOf(seen, counter.settings().fullAmperes());
+        } else {
+            stay.within(batteryVolts, Double.NEGATIVE_INFINITY, Math.nextDown(volts));
         }
-        boolean small = seen[0] <= amperes;
-        double byAmperes = Series.firstExit(
-                seen,
-                bus.order(),
-                seconds,
-                small ? Double.NEGATIVE_INFINITY : Math.nextUp(amperes),
-                small ? amperes : Double.POSITIVE_INFINITY);
-        return Math.min(byVolts, byAmperes);
     }
 
     /** Takes the step that was last looked at into its count. */
@@ -108,7 +99,8 @@ final class MonitorAtWork {
         return full;
     }
 
-    double dueSeconds() {
+    @Override
+    public double dueSeconds() {
         return Math.min(sampleAt, counter.dueSeconds());
     }
 }

@@ -5,25 +5,30 @@ import sparen.power.BusBalance;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.rule.ProportionalDiversion;
+import sparen.series.Stay;
 import sparen.site.Load;
 
 /** A resistive load behind a driver that pulses it, in one run: at rest, in proportion, or on all the time. */
-final class PulsedAtWork {
+final class PulsedAtWork implements Part {
     private final double startVolts;
     private final double fullVolts;
     private final double ohms;
     private final double siemens;
-    private Part part = Part.REST;
+    /** Number of the load it drives. */
+    private final int load;
 
-    private enum Part {
+    private Piece piece = Piece.REST;
+
+    private enum Piece {
         REST,
         PROPORTIONAL,
         FULL
     }
 
-    private PulsedAtWork(ProportionalDiversion rule, double ohms, double cableOhms) {
+    private PulsedAtWork(ProportionalDiversion rule, int load, double ohms, double cableOhms) {
         startVolts = rule.startVolts();
         fullVolts = rule.fullVolts();
+        this.load = load;
         this.ohms = ohms;
         double atTerminals = fullVolts / ohms / (fullVolts - startVolts);
         siemens = atTerminals / (1 + atTerminals * cableOhms);
@@ -43,7 +48,7 @@ final class PulsedAtWork {
                                     && load.feed().isEmpty()
                                     && load.consumption().fixedOhms().isPresent()) {
                                 double ohms = load.consumption().fixedOhms().getAsDouble();
-                                pulsed[i] = new PulsedAtWork(rule, ohms, cableOhms[i]);
+                                pulsed[i] = new PulsedAtWork(rule, i, ohms, cableOhms[i]);
                             }
                         }
                     });
@@ -52,7 +57,7 @@ final class PulsedAtWork {
     }
 
     void apply(BusBalance bus, int branch) {
-        switch (part) {
+        switch (piece) {
             case REST -> bus.setOpen(branch);
             case PROPORTIONAL -> bus.setProportional(branch, startVolts, siemens);
             case FULL -> bus.setResistance(branch, ohms);
@@ -61,23 +66,28 @@ final class PulsedAtWork {
 
     /** Looks at the voltage at its terminals (V); whether it goes to another part of its line. */
     boolean settle(double volts) {
-        Part before = part;
-        part = volts < startVolts ? Part.REST : volts <= fullVolts ? Part.PROPORTIONAL : Part.FULL;
-        if (part == Part.FULL && before == Part.REST || part == Part.REST && before == Part.FULL) {
-            part = Part.PROPORTIONAL;
+        Piece before = piece;
+        piece = volts < startVolts ? Piece.REST : volts <= fullVolts ? Piece.PROPORTIONAL : Piece.FULL;
+        if (piece == Piece.FULL && before == Piece.REST || piece == Piece.REST && before == Piece.FULL) {
+            piece = Piece.PROPORTIONAL;
         }
-        return part != before;
+        return piece != before;
     }
 
-    /** Lowest voltage (V) at its terminals at which it stays on its part of the line. */
-    double lowestVolts() {
-        return part == Part.REST ? Double.NEGATIVE_INFINITY : part == Part.PROPORTIONAL ? startVolts : fullVolts;
+    @Override
+    public double dueSeconds() {
+        return Double.POSITIVE_INFINITY;
     }
 
-    /** Highest such voltage (V). */
-    double highestVolts() {
-        return part == Part.REST
-                ? Math.nextDown(startVolts)
-                : part == Part.PROPORTIONAL ? fullVolts : Double.POSITIVE_INFINITY;
+    @Override
+    public void watch(Stay stay, Circuit circuit) {
+        if (circuit.isServed(load)) {
+            double[] volts = circuit.bus.farVolts(circuit.branches.firstLoad + load);
+            switch (piece) {
+                case REST -> stay.within(volts, Double.NEGATIVE_INFINITY, Math.nextDown(startVolts));
+                case PROPORTIONAL -> stay.within(volts, startVolts, fullVolts);
+                case FULL -> stay.within(volts, fullVolts, Double.POSITIVE_INFINITY);
+            }
+        }
     }
 }

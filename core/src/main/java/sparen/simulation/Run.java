@@ -17,6 +17,7 @@ import sparen.result.PartEvent;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /** One run at work: the stepping, the search for events and what they set off. */
 final class Run {
@@ -34,6 +35,7 @@ final class Run {
     private final Simulation.Settings settings;
     private final Circuit circuit;
     private final StepLength stepLength;
+    private final Stay stay = new Stay();
     private final OutputAtWork[] outputs;
     private final int[] supplyOfOutput;
     private final Targets targets;
@@ -151,25 +153,14 @@ final class Run {
         circuit.batteries.rest(circuit.bus.order());
         circuit.batteries.chargeSeries(chargeSeries, circuit.bus.order());
         double length = Math.min(wanted, LONGEST_REST_SECONDS);
-        double exit = length;
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            exit = Math.min(exit, battery.branch.circuit().firstExit(circuit.bus.order(), length));
-            exit = Math.min(exit, battery.firstExit(circuit.bus.order(), length));
-        }
-        return exit;
+        return Math.min(length, stepLength.restingExit(length));
     }
 
     private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
-        stop = Math.min(stop, circuit.nextInputChange());
+        stop = Math.min(stop, circuit.dueSeconds());
         stop = Math.min(stop, rulesDue);
         stop = Math.min(stop, circuit.clock.nextDay());
-        for (ControllerAtWork controller : circuit.controllers) {
-            stop = Math.min(stop, controller.regulator.dueSeconds());
-        }
-        if (circuit.acCharger != null) {
-            stop = Math.min(stop, circuit.acCharger.dueSeconds());
-        }
         if (circuit.isDead() && deadUntil > now) {
             stop = Math.min(stop, deadUntil);
         }
@@ -177,20 +168,17 @@ final class Run {
     }
 
     private double signalExit(double step) {
-        int order = circuit.bus.order();
-        double exit = signals.firstExit(series[Signal.STATE_OF_CHARGE], step);
         double[] charged = series[Signal.STATE_OF_CHARGE];
+        stay.begin(circuit.bus.order(), step);
+        signals.watch(stay, charged);
         if (circuit.isDead() && charged[0] < RECOVERED_CHARGE) {
-            exit = Math.min(exit, Series.firstExit(charged, order, step, Double.NEGATIVE_INFINITY, RECOVERED_CHARGE));
+            stay.within(charged, Double.NEGATIVE_INFINITY, RECOVERED_CHARGE);
         }
         double windowLevel = circuit.windowLevel();
         if (!Double.isNaN(windowLevel)) {
-            boolean below = charged[0] <= windowLevel;
-            double least = below ? Double.NEGATIVE_INFINITY : Math.nextUp(windowLevel);
-            double most = below ? windowLevel : Double.POSITIVE_INFINITY;
-            exit = Math.min(exit, Series.firstExit(charged, order, step, least, most));
+            stay.onSideOf(charged, windowLevel);
         }
-        return exit;
+        return stay.exitSeconds();
     }
 
     /** Takes the inputs of this instant and lets everything that is due happen. */

@@ -8,7 +8,7 @@ import sparen.logic.Signal;
 import sparen.output.OutputAtWork;
 import sparen.power.ChargeRegulator;
 import sparen.program.Surroundings;
-import sparen.series.Series;
+import sparen.series.Stay;
 import sparen.site.SensePoint;
 import sparen.site.Site;
 
@@ -241,23 +241,16 @@ final class SignalsAtWork {
         return at > now ? at : Double.POSITIVE_INFINITY;
     }
 
-    /** The first instant within a step (s) at which a signal with a series leaves its interval. */
-    double firstExit(double[] charge, double step) {
-        double exit = exit(Signal.BATTERY_VOLTS, circuit.bus.batteryVolts(), step);
-        exit = Math.min(exit, exit(Signal.BUS_VOLTS, circuit.bus.busVolts(), step));
-        exit = Math.min(exit, exit(Signal.STATE_OF_CHARGE, charge, step));
-        exit = Math.min(exit, exit(Signal.BATTERY_AMPERES, circuit.bus.batteryCurrent(), step));
+    /** Says within which intervals the signals with a series stay. */
+    void watch(Stay stay, double[] charge) {
+        stay.within(circuit.bus.batteryVolts(), low[Signal.BATTERY_VOLTS], high[Signal.BATTERY_VOLTS]);
+        stay.within(circuit.bus.busVolts(), low[Signal.BUS_VOLTS], high[Signal.BUS_VOLTS]);
+        stay.within(charge, low[Signal.STATE_OF_CHARGE], high[Signal.STATE_OF_CHARGE]);
+        stay.within(circuit.bus.batteryCurrent(), low[Signal.BATTERY_AMPERES], high[Signal.BATTERY_AMPERES]);
         for (int i = 0; i < devicePoints.length; i++) {
             if (hasVoltage(i)) {
-                exit = Math.min(exit, exit(points[i], circuit.bus.farVolts(deviceBranches[i]), step));
+                stay.within(circuit.bus.farVolts(deviceBranches[i]), low[points[i]], high[points[i]]);
             }
         }
-        return exit;
-    }
-
-    private double exit(int signal, double[] series, double step) {
-        return low[signal] > Double.NEGATIVE_INFINITY || high[signal] < Double.POSITIVE_INFINITY
-                ? Series.firstExit(series, circuit.bus.order(), step, low[signal], high[signal])
-                : Double.POSITIVE_INFINITY;
     }
 }

@@ -1,8 +1,8 @@
 package sparen.simulation;
 
 import sparen.power.BusBalance;
-import sparen.power.ChargeRegulator;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /** How long a step may be: until its series leave out too much, or a part has to look at what it has become. */
 final class StepLength {
@@ -11,6 +11,7 @@ final class StepLength {
 
     private final Circuit circuit;
     private final BusBalance bus;
+    private final Stay stay = new Stay();
 
     StepLength(Circuit circuit) {
         this.circuit = circuit;
@@ -45,78 +46,20 @@ final class StepLength {
 
     /** The first instant within a step (s) at which a part leaves the piece of its model it is on, or has to look. */
     double firstExit(double step) {
-        int order = bus.order();
-        double exit = Double.POSITIVE_INFINITY;
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            exit = Math.min(exit, battery.branch.firstExit(bus.batteryVolts(), order, step));
-            exit = Math.min(exit, battery.firstExit(order, step));
+        stay.begin(bus.order(), step);
+        for (Part part : circuit.parts) {
+            part.watch(stay, circuit);
         }
-        for (ControllerAtWork controller : circuit.controllers) {
-            exit = Math.min(exit, exit(controller.regulator, controller.branch, step));
-        }
-        if (circuit.acCharger != null) {
-            exit = Math.min(exit, exit(circuit.acCharger, circuit.branches.charger, step));
-        }
-        if (circuit.ac != null) {
-            exit = Math.min(
-                    exit,
-                    Series.firstExit(
-                            bus.farVolts(circuit.branches.inverter),
-                            order,
-                            step,
-                            circuit.ac.lowVolts(),
-                            circuit.ac.highVolts()));
-        }
-        for (ConverterAtWork converter : circuit.converters) {
-            double at = converter.watchedVolts();
-            double low = converter.isLow() ? Double.NEGATIVE_INFINITY : Math.nextUp(at);
-            double high = converter.isLow() ? Math.nextDown(at) : Double.POSITIVE_INFINITY;
-            exit = Math.min(exit, Series.firstExit(bus.busVolts(), order, step, low, high));
-        }
-        for (int i = 0; i < circuit.pulsed.length; i++) {
-            if (circuit.pulsed[i] != null && circuit.isServed(i)) {
-                double[] volts = bus.farVolts(circuit.branches.firstLoad + i);
-                exit = Math.min(
-                        exit,
-                        Series.firstExit(
-                                volts, order, step, circuit.pulsed[i].lowestVolts(), circuit.pulsed[i].highestVolts()));
-            }
-        }
-        for (DcSourceAtWork source : circuit.dcSources) {
-            exit = Math.min(
-                    exit, Series.firstExit(bus.busVolts(), order, step, source.lowestVolts(), source.highestVolts()));
-        }
-        for (MonitorAtWork monitor : circuit.monitors) {
-            exit = Math.min(exit, monitor.firstExit(bus, step, true));
-        }
-        return exit;
+        return stay.exitSeconds();
     }
 
-    private double exit(ChargeRegulator regulator, int branch, double step) {
-        if (circuit.sourcesShut) {
-            return Double.POSITIVE_INFINITY;
+    /** The same while the batteries have no bus: only they are asked. */
+    double restingExit(double step) {
+        stay.begin(bus.order(), step);
+        for (BatteryAtWork battery : circuit.batteries.all) {
+            battery.watchAlone(stay);
         }
-        double[] volts = bus.farVolts(branch);
-        double[] amperes = bus.current(branch);
-        double low = Math.max(regulator.lowestVolts(), regulator.quietLowestVolts());
-        double high = Math.min(regulator.highestVolts(), regulator.quietHighestVolts());
-        double exit = Math.min(
-                Series.firstExit(volts, bus.order(), step, low, high),
-                Series.firstExit(amperes, bus.order(), step, regulator.lowestAmperes(), regulator.highestAmperes()));
-        double tail = regulator.tailAmperes();
-        if (!Double.isNaN(tail)) {
-            double[] whose = regulator.tailIsNet() ? bus.batteryCurrent() : amperes;
-            boolean below = whose[0] <= tail;
-            exit = Math.min(
-                    exit,
-                    Series.firstExit(
-                            whose,
-                            bus.order(),
-                            step,
-                            below ? Double.NEGATIVE_INFINITY : Math.nextUp(tail),
-                            below ? tail : Double.POSITIVE_INFINITY));
-        }
-        return exit;
+        return stay.exitSeconds();
     }
 
     /** The state of everything that can end a step, for the report of a fault. */
@@ -124,41 +67,16 @@ final class StepLength {
         StringBuilder told =
                 new StringBuilder("bus " + circuit.busVolts() + " V" + (circuit.floating ? ", floating" : "")
                         + (circuit.dead ? ", dead" : "") + (circuit.sourcesShut ? ", sources shut" : ""));
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            told.append("; battery ")
-                    .append(battery.branch.circuit().charge()[0])
-                    .append(" of full, ")
-                    .append(battery.branch.current()[0])
-                    .append(" A, exit ")
-                    .append(battery.branch.firstExit(bus.batteryVolts(), bus.order(), 1))
-                    .append(" BMS ")
-                    .append(battery.firstExit(bus.order(), 1));
-        }
-        for (ControllerAtWork controller : circuit.controllers) {
+        for (Part part : circuit.parts) {
+            stay.begin(bus.order(), 1);
+            part.watch(stay, circuit);
             told.append("; ")
-                    .append(controller.controller.id())
-                    .append(' ')
-                    .append(controller.regulator.limit())
-                    .append(' ')
-                    .append(controller.regulator.stage())
-                    .append(" exit ")
-                    .append(exit(controller.regulator, controller.branch, 1))
+                    .append(part)
                     .append(" due ")
-                    .append(controller.regulator.dueSeconds());
-        }
-        if (circuit.acCharger != null) {
-            told.append("; charger ")
-                    .append(circuit.acCharger.limit())
-                    .append(' ')
-                    .append(circuit.acCharger.stage())
+                    .append(part.dueSeconds())
                     .append(" exit ")
-                    .append(exit(circuit.acCharger, circuit.branches.charger, 1))
-                    .append(" due ")
-                    .append(circuit.acCharger.dueSeconds());
+                    .append(stay.exitSeconds());
         }
-        for (MonitorAtWork monitor : circuit.monitors) {
-            told.append("; monitor exit ").append(monitor.firstExit(bus, 1, true));
-        }
-        return told.append("; next input ").append(circuit.nextInputChange()).toString();
+        return told.append("; next input ").append(circuit.dueSeconds()).toString();
     }
 }

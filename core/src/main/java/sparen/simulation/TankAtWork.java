@@ -8,7 +8,7 @@ import sparen.site.WaterTank.DrawOff;
  * A hot-water tank in one run. Between two changes of its power its temperature is known in closed form, so that it is worked out only
  * when something asks; an element whose power follows the bus's voltage is corrected by what it really took.
  */
-final class TankAtWork {
+final class TankAtWork implements Part {
     private final HotWater water;
     private final LocalClock clock;
     private double since;
@@ -86,7 +86,8 @@ final class TankAtWork {
         }
     }
 
-    double dueSeconds() {
+    @Override
+    public double dueSeconds() {
         return Math.min(due, nextDraw);
     }
 

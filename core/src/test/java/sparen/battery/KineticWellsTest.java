@@ -7,6 +7,7 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.power.BusBalance;
 import sparen.series.Series;
+import sparen.series.Stay;
 
 /**
  * Two wells against the closed forms of J. F. Manwell and J. G. McGowan, Solar Energy 50 (1993) 399–405 (formulas from memory),
@@ -105,13 +106,16 @@ public class KineticWellsTest {
     /** Runs a steady current until a time (s) or until the well at hand is empty; when that was (s). */
     private static double run(BatteryCircuit battery, double amperes, double seconds) {
         BusBalance bus = new BusBalance(battery, 0, new double[] {0});
+        Stay stay = new Stay();
         double now = 0;
         while (now < seconds && !(amperes < 0 && battery.isEmpty())) {
             bus.setCurrent(0, amperes, 0);
             assertTrue(bus.solve());
             double step = Math.min(30, seconds - now);
             bus.expand(step, 0);
-            double taken = Math.min(step, battery.firstExit(bus.order(), step));
+            stay.begin(bus.order(), step);
+            battery.watch(stay);
+            double taken = Math.min(step, stay.exitSeconds());
             bus.advance(taken);
             now += taken;
         }
