@@ -1,5 +1,6 @@
 package sparen.check;
 
+import java.util.EnumMap;
 import java.util.Map;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
@@ -8,14 +9,14 @@ import sparen.program.Level;
 
 /** Each level that gives back must lie beyond the one that takes away, or the contact turns at the very level that moved it. */
 final class ReconnectOrder implements Check {
-    private static final Map<Level.Role, Level.Role> PARTNERS = Map.of(
+    private static final Map<Level.Role, Level.Role> PARTNERS = new EnumMap<>(Map.of(
             Level.Role.DISCONNECT, Level.Role.RECONNECT,
             Level.Role.CUT_OFF, Level.Role.RECONNECT,
             Level.Role.SHED, Level.Role.RECONNECT,
             Level.Role.WARNING, Level.Role.CLEARS,
             Level.Role.TRANSFER_TO_AC, Level.Role.BACK_TO_BATTERY,
             Level.Role.SURPLUS_OFF, Level.Role.SURPLUS_ON,
-            Level.Role.OVER_VOLTAGE_RELEASE, Level.Role.OVER_VOLTAGE_STOP);
+            Level.Role.OVER_VOLTAGE_RELEASE, Level.Role.OVER_VOLTAGE_STOP));
 
     /** Proposed distance for 12 V (V); common practice, no source. */
     private static final double USUAL_HYSTERESIS = 1;

@@ -12,7 +12,7 @@ import sparen.quantity.Bounds;
 public record Code(String code, Map<String, Double> values) {
     public Code {
         Bounds.name("code", code);
-        values = Map.copyOf(Bounds.present("values", values));
+        values = Bounds.ordered(Bounds.present("values", values));
         Bounds.within("values", values.size(), "settings", 1, 50);
         values.forEach((setting, value) -> Bounds.within("values." + setting, value, "", -1e6, 1e6));
     }

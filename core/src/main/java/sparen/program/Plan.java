@@ -21,7 +21,7 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) impl
     public Plan {
         Bounds.present("site", site);
         Bounds.present("program", program);
-        origins = origins == null ? Map.of() : Map.copyOf(origins);
+        origins = Bounds.ordered(origins);
         List<String> controllers = site.chargers();
         List<String> programmed =
                 program.charging().stream().map(ChargeProgram::controller).toList();

@@ -3,8 +3,11 @@ package sparen.quantity;
 import java.math.BigDecimal;
 import java.math.MathContext;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.HashSet;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.regex.Pattern;
@@ -37,6 +40,11 @@ public final class Bounds {
         if (!(value > bound && value <= most)) {
             above(field, value, unit(field), bound, most);
         }
+    }
+
+    /** A copy of a map that keeps its order, so that sums over it are the same on every machine; empty where the document left it out. */
+    public static <K, V> Map<K, V> ordered(Map<K, V> map) {
+        return map == null ? Map.of() : Collections.unmodifiableMap(new LinkedHashMap<>(map));
     }
 
     /** Refuses an optional number that is given and outside its bounds, both included, in the unit that the field's name says. */

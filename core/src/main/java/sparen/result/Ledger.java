@@ -2,6 +2,7 @@ package sparen.result;
 
 import java.util.List;
 import java.util.Map;
+import sparen.quantity.Bounds;
 
 /**
  * Where the energy came from and went, over a run, a month or a day. All in joules, none negative save what is stored.
@@ -47,9 +48,9 @@ public record Ledger(
         Flows flows,
         double cost) {
     public Ledger {
-        servedJoules = Map.copyOf(servedJoules);
-        divertedJoules = Map.copyOf(divertedJoules);
-        unservedJoules = Map.copyOf(unservedJoules);
+        servedJoules = Bounds.ordered(servedJoules);
+        divertedJoules = Bounds.ordered(divertedJoules);
+        unservedJoules = Bounds.ordered(unservedJoules);
     }
 
     /**

@@ -2,7 +2,7 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import sparen.power.ChargeRegulator;
@@ -332,7 +332,7 @@ final class LedgerMeter {
 
     private Map<String, Double> byLoad(double[] joules, int first, boolean diversion) {
         List<String> ids = circuit.loadIds();
-        Map<String, Double> map = new HashMap<>();
+        Map<String, Double> map = new LinkedHashMap<>();
         for (int i = 0; i < loads; i++) {
             if (circuit.loads[i].load.diverts() == diversion) {
                 map.put(ids.get(i), joules[first + i]);

@@ -38,7 +38,7 @@ public record Scenario(
         Bounds.present("plan", plan);
         Bounds.present("start", start);
         Bounds.present("weather", weather);
-        profiles = Map.copyOf(profiles);
+        profiles = Bounds.ordered(Bounds.present("profiles", profiles));
         talkLosses = Bounds.orNone(talkLosses);
         requests = Bounds.orNone(requests);
         Bounds.within("durationSeconds", durationSeconds, 1, 3.2e8);

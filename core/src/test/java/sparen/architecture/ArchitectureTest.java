@@ -7,6 +7,7 @@ import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.sli
 import com.tngtech.archunit.core.domain.JavaClasses;
 import com.tngtech.archunit.core.importer.ClassFileImporter;
 import java.time.Instant;
+import java.util.Map;
 import org.testng.annotations.Test;
 import sparen.quantity.Fields;
 
@@ -43,6 +44,16 @@ public class ArchitectureTest {
                 .dependOnClassesThat()
                 .resideInAPackage("java.lang.reflect..")
                 .because("what walks over records stands on what the module records writes")
+                .check(core);
+    }
+
+    /** The order of such a copy is another in each JVM: a sum over it, or a list made from it, would be too. */
+    @Test
+    public void mapsKeepTheirOrder() {
+        noClasses()
+                .should()
+                .callMethod(Map.class, "copyOf", Map.class)
+                .because("Bounds.ordered keeps the order")
                 .check(core);
     }
 
