@@ -1,121 +1,33 @@
 <script lang="ts">
   import type { DeviceProfile, FittedDevice, Setting } from '../lib/api/api';
-  import { api, outcome, type Problem } from '../lib/api/client';
   import { believable, duration } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partName } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import { Fitting, STATES } from './fitting.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** The program as each device wants it typed in, with what the device then really does. */
   let { editor, readonly }: { editor: PlanEditor; readonly: boolean } = $props();
 
-  let kinds = $state.raw<DeviceProfile[]>();
-  let problem = $state<Problem>();
-  let fitting = $state(false);
-  let kind = $state('');
-  let name = $state('');
-  let outputs = $state<string[]>([]);
-  let charger = $state('');
+  // svelte-ignore state_referenced_locally
+  const fitting = new Fitting(editor);
+  void fitting.load();
   const plan = $derived(editor.plan);
-  const devices = $derived(plan?.program.devices ?? []);
   const settings = $derived(editor.reading?.settings ?? []);
-  const taken = $derived(devices.flatMap((device) => device.outputs ?? []));
-  const chosen = $derived(kinds?.find((one) => one.id === kind));
-  const free = $derived((plan?.program.outputs ?? []).filter((one) => !taken.includes(one.id)));
-  const chargers = $derived(
-    (plan?.program.charging ?? [])
-      .map((one) => one.controller)
-      .filter((id) => !devices.some((one) => one.charger === id)),
-  );
-
-  async function load() {
-    const answer = await outcome(api.GET('/api/device-profiles'));
-    problem = answer.problem;
-    kinds = answer.data;
-    kind ||= kinds?.[0]?.id ?? '';
-  }
-  void load();
 
   async function own(event: Event & { currentTarget: HTMLInputElement }) {
-    const file = event.currentTarget.files?.[0];
-    // Emptied, so that the same file can be chosen again once it is mended.
     const input = event.currentTarget;
-    if (!file) return;
-    try {
-      const read = JSON.parse(await file.text()) as DeviceProfile;
-      kinds = [...(kinds ?? []).filter((one) => one.id !== read.id), read];
-      kind = read.id;
-      problem = undefined;
-    } catch (broken) {
-      problem = {
-        type: 'about:blank',
-        status: 0,
-        detail: `${file.name} is not JSON: ${(broken as Error).message}`,
-      };
-    }
+    const file = input.files?.[0];
+    if (file) await fitting.take(file);
+    // Emptied, so that the same file can be chosen again once it is mended.
     input.value = '';
   }
 
   function fit(event: SubmitEvent) {
     event.preventDefault();
-    if (!chosen) return;
-    let number = devices.length + 1;
-    while (devices.some((one) => one.id === `device-${number}`)) number++;
-    const device: FittedDevice = {
-      id: `device-${number}`,
-      name: name.trim() || chosen.name,
-      profile: chosen,
-      outputs,
-      ...(charger === '' ? {} : { charger }),
-    };
-    const unsent = [...(plan?.program.unsent ?? []), device.id];
-    editor.set(
-      ['program'],
-      { ...plan?.program, devices: [...devices, device], unsent },
-      () => `${device.name} carries part of the program`,
-    );
-    fitting = false;
-    name = '';
-    outputs = [];
-    charger = '';
-  }
-
-  function remove(device: FittedDevice) {
-    if (!plan) return;
-    const without = (ids?: string[]) => (ids ?? []).filter((id) => id !== device.id);
-    const { unsent, drifted } = plan.program;
-    editor.set(
-      ['program'],
-      {
-        ...plan.program,
-        devices: devices.filter((one) => one.id !== device.id),
-        unsent: without(unsent),
-        drifted: without(drifted),
-      },
-      () => `${device.name} carries nothing any more`,
-    );
-  }
-
-  const STATES = [
-    ['sent', 'holds these settings'],
-    ['unsent', 'not sent yet'],
-    ['drifted', 'read back: holds others'],
-  ] as const;
-
-  function stateOf(device: FittedDevice): string {
-    if (plan?.program.drifted?.includes(device.id)) return 'drifted';
-    return plan?.program.unsent?.includes(device.id) ? 'unsent' : 'sent';
-  }
-
-  function setStateOf(device: FittedDevice, state: string) {
-    if (!plan) return;
-    const without = (ids?: string[]) => (ids ?? []).filter((id) => id !== device.id);
-    const unsent = [...without(plan.program.unsent), ...(state === 'unsent' ? [device.id] : [])];
-    const drifted = [...without(plan.program.drifted), ...(state === 'drifted' ? [device.id] : [])];
-    const word = STATES.find(([key]) => key === state)?.[1] ?? state;
-    editor.set(['program'], { ...plan.program, unsent, drifted }, () => `${device.name}: ${word}`);
+    fitting.fit();
   }
 
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
@@ -134,12 +46,12 @@
       <p class="grow text-soft">
         What is typed into each device; what it makes of it is what is simulated and checked.
       </p>
-      {#if !readonly}<Action onclick={() => (fitting = !fitting)} aria-expanded={fitting}
+      {#if !readonly}<Action onclick={() => (fitting.open = !fitting.open)} aria-expanded={fitting.open}
           >Fit a device…</Action
         >{/if}
     </div>
-    {#if problem}<Trouble {problem} retry={load} />{/if}
-    {#if fitting}
+    {#if fitting.problem}<Trouble problem={fitting.problem} retry={() => fitting.load()} />{/if}
+    {#if fitting.open}
       <form
         class="mt-3 grid max-w-2xl gap-3 border-l-4 border-ink bg-raised p-3"
         onsubmit={fit}
@@ -148,8 +60,8 @@
         <div class="flex flex-wrap items-end gap-3">
           <label class="grid gap-1 text-sm text-soft"
             >kind of device
-            <select class={FIELD} bind:value={kind}>
-              {#each kinds ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+            <select class={FIELD} bind:value={fitting.kind}>
+              {#each fitting.kinds ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
             </select>
           </label>
           <label class="flex min-h-11 cursor-pointer items-center underline has-focus-visible:outline-3"
@@ -160,48 +72,51 @@
               onchange={own}
             /></label
           >
-          {#if chosen}
-            <a class="flex min-h-11 items-center underline" href={blob(chosen)} download="{chosen.id}.json"
-              >Take this one as a start</a
+          {#if fitting.chosen}
+            <a
+              class="flex min-h-11 items-center underline"
+              href={blob(fitting.chosen)}
+              download="{fitting.chosen.id}.json">Take this one as a start</a
             >
           {/if}
         </div>
         <label class="grid gap-1 text-sm text-soft"
           >what the crew calls it
-          <input class={FIELD} bind:value={name} maxlength="120" placeholder={chosen?.name} />
+          <input class={FIELD} bind:value={fitting.name} maxlength="120" placeholder={fitting.chosen?.name} />
         </label>
-        {#if chosen && chosen.outputs > 0}
+        {#if fitting.chosen && fitting.chosen.outputs > 0}
           <fieldset>
-            <legend class="text-sm text-soft">outputs it switches, {chosen.outputs} at most</legend>
-            {#each free as one (one.id)}
+            <legend class="text-sm text-soft">outputs it switches, {fitting.chosen.outputs} at most</legend>
+            {#each fitting.free as one (one.id)}
               <label class="flex min-h-9 items-center gap-2"
                 ><input
                   type="checkbox"
                   class="size-5 accent-ink"
                   value={one.id}
-                  bind:group={outputs}
-                  disabled={!outputs.includes(one.id) && outputs.length >= chosen.outputs}
+                  bind:group={fitting.outputs}
+                  disabled={!fitting.outputs.includes(one.id) &&
+                    fitting.outputs.length >= fitting.chosen.outputs}
                 />{one.name}</label
               >
             {:else}<p>Every output is in a device already.</p>{/each}
           </fieldset>
         {/if}
-        {#if chosen?.knobs?.some((one) => one.setting.startsWith('charging.'))}
+        {#if fitting.chosen?.knobs?.some((one) => one.setting.startsWith('charging.'))}
           <label class="grid gap-1 text-sm text-soft"
             >charger whose setpoints it holds
-            <select class={FIELD} bind:value={charger}>
+            <select class={FIELD} bind:value={fitting.charger}>
               <option value="">none</option>
-              {#each chargers as id (id)}<option value={id}>{partName(plan, id)}</option>{/each}
+              {#each fitting.chargers as id (id)}<option value={id}>{partName(plan, id)}</option>{/each}
             </select>
           </label>
         {/if}
         <div class="flex gap-2">
-          <Action main type="submit" disabled={!chosen}>Fit it</Action>
-          <Action onclick={() => (fitting = false)}>Leave it</Action>
+          <Action main type="submit" disabled={!fitting.chosen}>Fit it</Action>
+          <Action onclick={() => (fitting.open = false)}>Leave it</Action>
         </div>
       </form>
     {/if}
-    {#each devices as device (device.id)}
+    {#each fitting.devices as device (device.id)}
       <article class="mt-6" aria-labelledby="device-{device.id}">
         <div class="flex flex-wrap items-center gap-x-4 border-b border-rule pb-1">
           <h3 id="device-{device.id}">{device.name}</h3>
@@ -210,12 +125,12 @@
             class={FIELD}
             disabled={readonly}
             aria-label="State of {device.name}"
-            value={stateOf(device)}
-            onchange={(event) => setStateOf(device, event.currentTarget.value)}
+            value={fitting.stateOf(device)}
+            onchange={(event) => fitting.setStateOf(device, event.currentTarget.value)}
           >
             {#each STATES as [key, word] (key)}<option value={key}>{word}</option>{/each}
           </select>
-          {#if !readonly}<Action onclick={() => remove(device)} aria-label="Take {device.name} out"
+          {#if !readonly}<Action onclick={() => fitting.remove(device)} aria-label="Take {device.name} out"
               >Take out</Action
             >{/if}
         </div>
@@ -258,7 +173,7 @@
         </table>
       </article>
     {:else}
-      {#if !fitting}
+      {#if !fitting.open}
         <p class="mt-4">
           No device is fitted: every number is taken as it is written. Fit one to see what has to be typed
           into it.

@@ -1,7 +1,10 @@
 package sparen.battery;
 
-import java.util.Locale;
+import java.util.ArrayList;
+import java.util.List;
 import sparen.logic.Timer;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.site.Bms;
 
 /**
@@ -31,7 +34,7 @@ public final class BmsAtWork {
     private double chargeRetry = Double.NEGATIVE_INFINITY;
     private double dischargeRetry = Double.NEGATIVE_INFINITY;
     private double now;
-    private String reason = "";
+    private final List<Fact> causes = new ArrayList<>();
 
     public BmsAtWork(Bms bms) {
         this.bms = bms;
@@ -58,8 +61,8 @@ public final class BmsAtWork {
     }
 
     /** Why a path moved last. */
-    public String reason() {
-        return reason;
+    public List<Fact> causes() {
+        return List.copyOf(causes);
     }
 
     /**
@@ -82,29 +85,27 @@ public final class BmsAtWork {
         if (couldCharge == mayCharge() && couldDischarge == mayDischarge()) {
             return false;
         }
-        if (reason.isEmpty()) {
-            reason = "over-current release time is up";
+        if (causes.isEmpty()) {
+            causes.add(Fact.of(Change.CURRENT_RELEASED));
         }
         return true;
     }
 
     private void settleVoltage(double volts, double shownVolts) {
-        reason = "";
+        causes.clear();
         high.observe(now, highOpen ? volts <= bms.highReleaseVolts() : volts >= bms.highVolts());
         if (high.isDue(now)) {
             high.reset();
             highOpen = !highOpen;
             tell(
-                    highOpen
-                            ? "battery at or above its highest %.2f V; it reads %.3f V"
-                            : "battery back at or below its release %.2f V; it reads %.3f V",
+                    highOpen ? Change.BATTERY_HIGH : Change.BATTERY_HIGH_OVER,
                     highOpen ? bms.highVolts() : bms.highReleaseVolts(),
                     volts);
         }
         if (asleep) {
             if (shownVolts >= bms.wakeUpVolts().orElse(0.0)) {
                 asleep = false;
-                tell("woken: a charger shows it %.2f V", shownVolts, 0);
+                tell(Change.WOKEN, shownVolts);
             }
             return;
         }
@@ -114,9 +115,7 @@ public final class BmsAtWork {
             lowOpen = !lowOpen;
             asleep = lowOpen && bms.wakeUpVolts().isPresent();
             tell(
-                    lowOpen
-                            ? "battery at or below its lowest %.2f V; it reads %.3f V"
-                            : "battery back at or above its release %.2f V; it reads %.3f V",
+                    lowOpen ? Change.BATTERY_LOW : Change.BATTERY_LOW_OVER,
                     lowOpen ? bms.lowVolts() : bms.lowReleaseVolts(),
                     volts);
         }
@@ -127,13 +126,13 @@ public final class BmsAtWork {
         if (overCharge.isDue(now)) {
             overCharge.reset();
             chargeRetry = now + bms.currentReleaseSeconds();
-            tell("charging above %.1f A; it takes %.1f A", bms.chargeAmperes(), amperes);
+            tell(Change.CHARGE_CURRENT, bms.chargeAmperes(), amperes);
         }
         overDischarge.observe(now, -amperes > bms.dischargeAmperes());
         if (overDischarge.isDue(now)) {
             overDischarge.reset();
             dischargeRetry = now + bms.currentReleaseSeconds();
-            tell("discharging above %.1f A; it gives %.1f A", bms.dischargeAmperes(), -amperes);
+            tell(Change.DISCHARGE_CURRENT, bms.dischargeAmperes(), -amperes);
         }
     }
 
@@ -141,13 +140,25 @@ public final class BmsAtWork {
         boolean chargeOpen = isOutside(chargeTemperatureOpen, celsius, bms.chargeColdCelsius(), bms.chargeHotCelsius());
         if (chargeOpen != chargeTemperatureOpen) {
             chargeTemperatureOpen = chargeOpen;
-            tell("charging allowed from %.0f °C; it has %.1f °C", bms.chargeColdCelsius(), celsius);
+            if (!chargeOpen) {
+                tell(Change.CHARGE_TEMPERATURE_OVER, celsius);
+            } else if (celsius < bms.chargeColdCelsius()) {
+                tell(Change.TOO_COLD_TO_CHARGE, bms.chargeColdCelsius(), celsius);
+            } else {
+                tell(Change.TOO_HOT_TO_CHARGE, bms.chargeHotCelsius(), celsius);
+            }
         }
         boolean dischargeOpen =
                 isOutside(dischargeTemperatureOpen, celsius, bms.dischargeColdCelsius(), bms.dischargeHotCelsius());
         if (dischargeOpen != dischargeTemperatureOpen) {
             dischargeTemperatureOpen = dischargeOpen;
-            tell("discharging allowed from %.0f °C; it has %.1f °C", bms.dischargeColdCelsius(), celsius);
+            if (!dischargeOpen) {
+                tell(Change.DISCHARGE_TEMPERATURE_OVER, celsius);
+            } else if (celsius < bms.dischargeColdCelsius()) {
+                tell(Change.TOO_COLD_TO_DISCHARGE, bms.dischargeColdCelsius(), celsius);
+            } else {
+                tell(Change.TOO_HOT_TO_DISCHARGE, bms.dischargeHotCelsius(), celsius);
+            }
         }
     }
 
@@ -156,8 +167,8 @@ public final class BmsAtWork {
         return celsius < cold + inside || celsius > hot - inside;
     }
 
-    private void tell(String text, double limit, double value) {
-        reason = String.format(Locale.ROOT, text, limit, value);
+    private void tell(Change cause, double... numbers) {
+        causes.add(Fact.of(cause, numbers));
     }
 
     /** When one of its timers is due next (s). */

@@ -17,7 +17,9 @@ import sparen.program.Plan;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.setting.DeviceSettings;
 
 /**
@@ -130,17 +132,18 @@ public final class SupplyBench {
         for (int round = 0; round < MOST_ROUNDS; round++) {
             boolean moved = false;
             for (OutputAtWork one : outputs) {
-                String reason = one.settle(now, values);
+                List<Fact> reason = one.settle(now, values);
                 if (reason != null) {
                     moved = true;
                     tell(one.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED, one.output(), reason);
                     if (one.beginsToChatter(now)) {
-                        tell(Event.Kind.CHATTER, one.output(), "moves again and again: from here on once a second");
+                        tell(
+                                Event.Kind.CHATTER,
+                                one.output(),
+                                List.of(Fact.of(Change.CHATTERS, OutputAtWork.CHATTER_SWITCHINGS)));
                     }
                 }
-                one.takeLockoutNews()
-                        .ifPresent(news ->
-                                tell(Event.Kind.LOCKOUT, one.output(), List.of(news), one.lockoutReason(news, now)));
+                one.takeLockoutNews(now).ifPresent(news -> tell(Event.Kind.LOCKOUT, one.output(), List.of(news)));
                 values[around.contact(one.output().id())] = one.isClosed() ? 1 : 0;
             }
             if (!moved) {
@@ -149,13 +152,8 @@ public final class SupplyBench {
         }
     }
 
-    private void tell(Event.Kind kind, Output output, String reason) {
-        tell(kind, output, List.of(), reason);
-    }
-
-    private void tell(Event.Kind kind, Output output, List<Event.Change> changes, String reason) {
-        log.add(new Event(
-                now, kind, output.id(), changes, reason, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
+    private void tell(Event.Kind kind, Output output, List<Fact> facts) {
+        log.add(Event.of(now, kind, output.id(), facts, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
     }
 
     /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */

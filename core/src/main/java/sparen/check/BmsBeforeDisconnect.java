@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
+import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.RunResult;
 
@@ -12,8 +13,7 @@ final class BmsBeforeDisconnect implements RunCheck {
     @Override
     public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
-                .filter(event ->
-                        event.has(Event.Change.CHARGE_PATH_OPENED) || event.has(Event.Change.DISCHARGE_PATH_OPENED))
+                .filter(event -> event.has(Change.CHARGE_PATH_OPENED) || event.has(Change.DISCHARGE_PATH_OPENED))
                 .collect(Collectors.groupingBy(Event::subject))
                 .entrySet()
                 .stream()

@@ -3,6 +3,7 @@ package sparen.check;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
+import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.RunResult;
 
@@ -11,7 +12,7 @@ final class GeneratorGaveUp implements RunCheck {
     @Override
     public Stream<Finding> look(PlanFacts plan, RunResult run) {
         return run.events().stream()
-                .filter(event -> event.has(Event.Change.GAVE_UP))
+                .filter(event -> event.has(Change.GAVE_UP))
                 .collect(Collectors.groupingBy(Event::subject))
                 .entrySet()
                 .stream()

@@ -3,10 +3,12 @@ package sparen.export;
 import java.time.Instant;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import sparen.quantity.Standard;
 import sparen.result.DayFigures;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
 import sparen.result.Trace;
@@ -69,7 +71,18 @@ public final class RunTables {
     /** One line an event. */
     public static String events(RunResult result, Instant start) {
         return Csv.of(csv -> {
-            csv.writeRecord("time", "seconds", "event", "subject", "battery V", "state of charge", "reason", "changes");
+            csv.writeRecord(
+                    "time",
+                    "seconds",
+                    "event",
+                    "subject",
+                    "battery V",
+                    "state of charge",
+                    "reason",
+                    "changes",
+                    "limit",
+                    "read",
+                    "unit");
             for (Event event : result.events()) {
                 csv.writeRecord(
                         time(start, event.seconds()),
@@ -79,9 +92,27 @@ public final class RunTables {
                         Double.toString(event.batteryVolts()),
                         Double.toString(event.stateOfCharge()),
                         event.reason(),
-                        event.changes().stream().map(Event.Change::name).collect(Collectors.joining(" ")));
+                        event.facts().stream().map(fact -> fact.change().name()).collect(Collectors.joining(" ")),
+                        number(event, "limit")
+                                .map(one -> Double.toString(one.value()))
+                                .orElse(""),
+                        number(event, "read")
+                                .map(one -> Double.toString(one.value()))
+                                .orElse(""),
+                        number(event, "read")
+                                .or(() -> number(event, "limit"))
+                                .map(one -> one.unit().symbol())
+                                .orElse(""));
             }
         });
+    }
+
+    /** A number of the first fact that has one of that name. */
+    private static Optional<Fact.Quantity> number(Event event, String name) {
+        return event.facts().stream()
+                .flatMap(fact -> fact.numbers().stream())
+                .filter(one -> one.name().equals(name))
+                .findFirst();
     }
 
     /** One line a local day, and one for all of them; energies in watt-hours. */

@@ -5,7 +5,8 @@ import java.util.Optional;
 import sparen.logic.Signal;
 import sparen.program.Lockout;
 import sparen.program.Sentence;
-import sparen.result.Event;
+import sparen.result.Change;
+import sparen.result.Fact;
 
 /** The lockout of an output in one run: counts trips in a moving time, makes it wait, and keeps it open. */
 final class LockoutAtWork {
@@ -19,7 +20,7 @@ final class LockoutAtWork {
     private double waitsUntil = Double.NEGATIVE_INFINITY;
     private boolean locked;
     private boolean sawNight;
-    private Optional<Event.Change> news = Optional.empty();
+    private Optional<Change> news = Optional.empty();
 
     LockoutAtWork(Lockout lockout) {
         this.lockout = lockout;
@@ -27,8 +28,8 @@ final class LockoutAtWork {
         Arrays.fill(trips, Double.NEGATIVE_INFINITY);
     }
 
-    /** Counts a trip at an instant (s) and says what follows from it. */
-    String trip(double seconds) {
+    /** Counts a trip at an instant (s); what follows from it. */
+    Optional<Fact> trip(double seconds) {
         double before = count == 0 ? Double.NEGATIVE_INFINITY : trips[(count - 1) % trips.length];
         inARow = seconds - before <= lockout.withinSeconds() ? inARow + 1 : 1;
         trips[count % trips.length] = seconds;
@@ -36,28 +37,28 @@ final class LockoutAtWork {
         double oldest = trips[count % trips.length];
         if (count >= trips.length && seconds - oldest <= lockout.withinSeconds()) {
             locked = true;
-            news = Optional.of(Event.Change.LOCKED_OUT);
+            news = Optional.of(Change.LOCKED_OUT);
             sawNight = false;
             waitsUntil = lockout.release() == Lockout.Release.TIME
                     ? seconds + lockout.waitSeconds()
                     : Double.POSITIVE_INFINITY;
-            return "; locked out after " + trips.length + " trips";
+            return Optional.of(Fact.of(Change.TRIPPED_OUT, trips.length));
         }
         double wait = lockout.firstWaitSeconds() * StrictMath.pow(lockout.growthFactor(), inARow - 1.0);
         waitsUntil = seconds + wait;
-        return wait > 0 ? OutputAtWork.waits(wait) : "";
+        return wait > 0 ? Optional.of(Fact.of(Change.WAITS, Sentence.duration(Math.round(wait)))) : Optional.empty();
     }
 
     /** What has become of it since it was last asked. */
-    Optional<Event.Change> takeNews() {
-        Optional<Event.Change> taken = news;
+    Optional<Change> takeNews() {
+        Optional<Change> taken = news;
         news = Optional.empty();
         return taken;
     }
 
-    /** What has just ended, in words. */
-    String over() {
-        return news.isPresent() ? "the lockout is over" : "its wait after a trip is over";
+    /** What has just ended. */
+    Fact over() {
+        return Fact.of(news.isPresent() ? Change.LET_GO : Change.WAIT_OVER);
     }
 
     /** Until when it keeps the output open, in words; empty where it does not. */
@@ -95,7 +96,7 @@ final class LockoutAtWork {
             Arrays.fill(trips, Double.NEGATIVE_INFINITY);
             count = 0;
             locked = false;
-            news = Optional.of(Event.Change.LET_GO);
+            news = Optional.of(Change.LET_GO);
         }
         waitsUntil = Double.NEGATIVE_INFINITY;
         return true;

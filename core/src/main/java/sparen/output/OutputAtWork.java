@@ -11,12 +11,11 @@ import sparen.logic.Switch;
 import sparen.logic.Way;
 import sparen.program.Contact;
 import sparen.program.Output;
-import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.program.TestForce;
 import sparen.program.Wish;
-import sparen.quantity.Bounds;
-import sparen.result.Event;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.result.OutputFigures;
 
 /** An output's switches, lockout, contact and counts in one run. */
@@ -44,7 +43,7 @@ public final class OutputAtWork {
     private int switchings;
     private double heldUntilSeconds = Double.NEGATIVE_INFINITY;
     private double movesAt = Double.POSITIVE_INFINITY;
-    private String reason = "";
+    private List<Fact> reason = List.of();
     private double openSeconds;
     private double withheldSeconds;
 
@@ -117,24 +116,24 @@ public final class OutputAtWork {
     /**
      * Lets its switches look at the signals; moves the contact at most once.
      *
-     * @return the reason when the contact moved, null when it did not
+     * @return why, when the contact moved; null when it did not
      */
-    public String settle(double seconds, double[] signals) {
+    public List<Fact> settle(double seconds, double[] signals) {
         if (seconds < heldUntilSeconds) {
             return null;
         }
-        String why = alive ? "" : "the device that decides is dead";
+        List<Fact> why = alive ? List.of() : List.of(Fact.of(Change.DEVICE_DEAD));
         if (alive && automatic.isPresent() && automatic.get().settle(seconds, signals)) {
-            why = format(automatic.get(), signals);
+            why = because(automatic.get(), signals);
         }
         if (alive && protection.isPresent() && protection.get().settle(seconds, signals)) {
-            why = format(protection.get(), signals);
+            why = because(protection.get(), signals);
             if (lockout.isPresent() && !protection.get().isOn()) {
-                why += lockout.get().trip(seconds);
+                lockout.get().trip(seconds).ifPresent(why::add);
             }
         }
         if (lockout.isPresent() && lockout.get().settle(seconds, signals)) {
-            why = why.isEmpty() ? lockout.get().over() : why;
+            why = why.isEmpty() ? List.of(lockout.get().over()) : why;
         }
         why = settleCoil(signals, why);
         if (wanted(seconds) == closed) {
@@ -143,7 +142,7 @@ public final class OutputAtWork {
         }
         if (movesAt == Double.POSITIVE_INFINITY) {
             movesAt = seconds + operateSeconds;
-            reason = why.isEmpty() ? "the device that decides is fed again" : why;
+            reason = why.isEmpty() ? List.of(Fact.of(Change.DEVICE_FED)) : why;
         }
         if (seconds < movesAt) {
             return null;
@@ -152,14 +151,10 @@ public final class OutputAtWork {
         return reason;
     }
 
-    /** Whether it has been locked out, or let go, since this was last asked. */
-    public Optional<Event.Change> takeLockoutNews() {
-        return lockout.flatMap(LockoutAtWork::takeNews);
-    }
-
-    /** The words for such news. */
-    public String lockoutReason(Event.Change news, double seconds) {
-        return news == Event.Change.LET_GO ? "the lockout is over" : lockedOut(seconds);
+    /** Whether it has been locked out, or let go, since this was last asked (s). */
+    public Optional<Fact> takeLockoutNews(double seconds) {
+        return lockout.flatMap(LockoutAtWork::takeNews)
+                .map(news -> Fact.of(news, news == Change.LOCKED_OUT ? lockedOut(seconds) : ""));
     }
 
     /** How its lockout keeps it open at an instant (s), in words; empty where it does not. */
@@ -167,23 +162,21 @@ public final class OutputAtWork {
         return lockout.map(one -> one.holds(seconds)).orElse("");
     }
 
-    private static String format(Switch at, double[] signals) {
+    private static List<Fact> because(Switch at, double[] signals) {
         Way way = at.lastWay();
-        return way.reading().isEmpty()
-                ? way.because()
-                : way.because() + "; it reads " + way.reading().get().format(signals);
+        return new ArrayList<>(List.of(Fact.byRule(way.because(), way.reading(), signals)));
     }
 
     /** The coil lets go on a sagging bus, and needs more to pull in again than to hold. */
-    private String settleCoil(double[] signals, String why) {
+    private List<Fact> settleCoil(double[] signals, List<Fact> why) {
         double volts = signals[Signal.BUS_VOLTS];
         if (dropOutVolts > 0 && pulledIn && volts < dropOutVolts) {
             pulledIn = false;
-            return "the coil lets go below " + Bounds.number(dropOutVolts) + " V";
+            return List.of(Fact.of(Change.COIL_LET_GO, dropOutVolts, volts));
         }
         if (!pulledIn && volts >= Math.max(pullInVolts, dropOutVolts)) {
             pulledIn = true;
-            return "the coil pulls in at or above " + Bounds.number(Math.max(pullInVolts, dropOutVolts)) + " V";
+            return List.of(Fact.of(Change.COIL_PULLED_IN, Math.max(pullInVolts, dropOutVolts), volts));
         }
         return why;
     }
@@ -323,9 +316,5 @@ public final class OutputAtWork {
                 countdowns(seconds),
                 wished(),
                 lockedOut(seconds));
-    }
-
-    static String waits(double seconds) {
-        return "; waits " + Sentence.duration(Math.round(seconds)) + " before it closes again";
     }
 }

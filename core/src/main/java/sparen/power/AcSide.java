@@ -1,10 +1,13 @@
 package sparen.power;
 
+import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.Locale;
+import java.util.List;
 import sparen.logic.Timer;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.site.Inverter;
 import sparen.site.Inverter.DcWindow;
 
@@ -58,7 +61,7 @@ public final class AcSide {
     private int sourceAtHand = -1;
     private int candidate = -1;
     private double now;
-    private String reason = "";
+    private final List<Fact> happened = new ArrayList<>();
 
     private double drawWatts;
     private double offerWatts;
@@ -152,11 +155,11 @@ public final class AcSide {
     /**
      * Looks at an instant (s) and works out its flows.
      *
-     * @return the reason when something moved, empty when nothing did
+     * @return what moved and why; empty when nothing did
      */
-    public String settle(double seconds, Conditions on) {
+    public List<Fact> settle(double seconds, Conditions on) {
         now = seconds;
-        reason = "";
+        happened.clear();
         dcAlive = on.dcAlive;
         settleDcWindow(on);
         settleLevel(on.dcVolts);
@@ -164,7 +167,7 @@ public final class AcSide {
         settleOverload(on);
         settleSearch(on);
         flow(on);
-        return reason;
+        return happened.isEmpty() ? List.of() : List.copyOf(happened);
     }
 
     private void settleDcWindow(Conditions on) {
@@ -175,14 +178,10 @@ public final class AcSide {
             lowVoltage.reset();
             lowStop = true;
             offUntil = now + LEAST_OFF_SECONDS;
-            tell(
-                    "stops on low voltage: %.2f V or less at its terminals for %.0f s",
-                    window.lowShutdownVolts(), window.lowDelaySeconds());
+            tell(Change.INVERTER_LOW, window.lowShutdownVolts(), window.lowDelaySeconds(), on.dcVolts);
         } else if (lowStop && now >= offUntil && on.dcVolts >= window.lowRestartVolts()) {
             lowStop = false;
-            tell(
-                    "starts again: %.2f V or more at its terminals; it reads %.2f V",
-                    window.lowRestartVolts(), on.dcVolts);
+            tell(Change.INVERTER_LOW_OVER, window.lowRestartVolts(), on.dcVolts);
         }
         boolean high = on.dcAlive
                 && (highStop
@@ -192,21 +191,14 @@ public final class AcSide {
             highStop = high;
             offUntil = now + LEAST_OFF_SECONDS;
             tell(
-                    high
-                            ? "stops on high voltage %.2f V; it reads %.2f V"
-                            : "starts again below %.2f V; it reads %.2f V",
+                    high ? Change.INVERTER_HIGH : Change.INVERTER_HIGH_OVER,
                     high ? window.highShutdownVolts() : HIGH_RELEASE * window.highShutdownVolts(),
                     on.dcVolts);
         }
         boolean warns = on.dcAlive && on.dcVolts <= window.lowAlarmVolts();
         if (warns != alarm) {
             alarm = warns;
-            tell(
-                    warns
-                            ? "low-voltage alarm at %.2f V; it reads %.2f V"
-                            : "low-voltage alarm over at %.2f V; it reads %.2f V",
-                    window.lowAlarmVolts(),
-                    on.dcVolts);
+            tell(warns ? Change.ALARM : Change.ALARM_OVER, window.lowAlarmVolts(), on.dcVolts);
         }
     }
 
@@ -219,15 +211,11 @@ public final class AcSide {
         if (toAc.isDue(now)) {
             toAc.reset();
             batteryAbove = false;
-            tell(
-                    "loads to AC: battery at or below %.2f V for %.0f s",
-                    program.toAcVolts(), program.levelDelaySeconds());
+            tell(Change.TO_AC, program.toAcVolts(), program.levelDelaySeconds());
         } else if (toBattery.isDue(now)) {
             toBattery.reset();
             batteryAbove = true;
-            tell(
-                    "loads to battery: at or above %.2f V for %.0f s",
-                    program.toBatteryVolts(), program.levelDelaySeconds());
+            tell(Change.TO_BATTERY, program.toBatteryVolts(), program.levelDelaySeconds());
         }
     }
 
@@ -242,11 +230,11 @@ public final class AcSide {
         if (next != sourceAtHand) {
             boolean gone = next < 0 && candidate != sourceAtHand;
             sourceAtHand = next;
-            tell(
-                    next >= 0
-                            ? "transferred to AC, good for %.0f s"
-                            : gone ? "AC is gone: back to the inverter" : "transferred from AC to the inverter",
-                    inverter.transfer().orElseThrow().qualifySeconds());
+            if (next >= 0) {
+                tell(Change.TRANSFERRED, inverter.transfer().orElseThrow().qualifySeconds());
+            } else {
+                tell(gone ? Change.AC_GONE : Change.TRANSFERRED_BACK);
+            }
         }
         boolean beyond = sourceAtHand >= 0 && !assists() && heaviestLeg(on) > on.sourceLegWatts;
         breaker.observe(now, beyond);
@@ -256,7 +244,7 @@ public final class AcSide {
             sourceAtHand = -1;
             candidate = -1;
             qualified.reset();
-            tell("the source's breaker trips: %.0f W on a leg that gives %.0f W", heaviestLeg(on), on.sourceLegWatts);
+            tell(Change.BREAKER_TRIPPED, on.sourceLegWatts, heaviestLeg(on));
         }
     }
 
@@ -294,7 +282,7 @@ public final class AcSide {
         if (now >= retryAt && retryAt > Double.NEGATIVE_INFINITY) {
             retryAt = Double.NEGATIVE_INFINITY;
             runningSince = now;
-            tell("tries again after an overload");
+            tell(Change.TRIES_AGAIN);
         }
         double share = demandShare(on);
         boolean over = inverts() && share > 1;
@@ -305,9 +293,7 @@ public final class AcSide {
             boolean givesUp = tries > MOST_TRIES;
             retryAt = givesUp ? Double.POSITIVE_INFINITY : now + RETRY_SECONDS;
             tell(
-                    givesUp
-                            ? "overload, %.0f %% of what it carries: given up after %d tries"
-                            : "overload, %.0f %% of what it carries: off for 3 min, try %d",
+                    givesUp ? Change.INVERTER_GAVE_UP : Change.INVERTER_OVERLOAD,
                     100 * share,
                     Math.min(tries, MOST_TRIES));
         } else if (!over && inverts() && now - runningSince > GOOD_RUN_SECONDS) {
@@ -358,12 +344,7 @@ public final class AcSide {
         } else if (now >= searchTick) {
             searchTick = Double.POSITIVE_INFINITY;
             searching = small;
-            tell(
-                    small
-                            ? "goes to search: less than %.0f W; there are %.0f W"
-                            : "wakes: at least %.0f W; there are %.0f W",
-                    search.leastLoadWatts(),
-                    on.watts());
+            tell(small ? Change.SEARCHES : Change.WAKES, search.leastLoadWatts(), on.watts());
         }
     }
 
@@ -457,9 +438,8 @@ public final class AcSide {
         return lowest;
     }
 
-    private void tell(String text, Object... numbers) {
-        String told = String.format(Locale.ROOT, text, numbers);
-        reason = reason.isEmpty() ? told : reason + "; " + told;
+    private void tell(Change change, double... numbers) {
+        happened.add(Fact.of(change, numbers));
     }
 
     /** Constant power it draws from the main bus (W). */

@@ -83,6 +83,20 @@ public enum Unit {
         return symbol;
     }
 
+    /**
+     * The unit that a symbol stands for.
+     *
+     * @throws IllegalArgumentException for one that is in no unit of the table
+     */
+    public static Unit ofSymbol(String symbol) {
+        for (Unit unit : values()) {
+            if (unit.symbol.equals(symbol)) {
+                return unit;
+            }
+        }
+        throw new IllegalArgumentException("no unit \"" + symbol + "\"");
+    }
+
     /** The unit of a field by its name; {@link #NONE} where that says none. */
     public static Unit of(String field) {
         return end(field).map(End::unit).orElse(NONE);

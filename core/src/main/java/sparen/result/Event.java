@@ -8,8 +8,8 @@ import java.util.List;
  * @param seconds since the start of the run (s)
  * @param kind what happened
  * @param subject id of the output or controller, empty for the bus
- * @param changes what became of the subject, where that is more than its kind says; in the order it came about
- * @param reason in words: which threshold, which sense point, which timer, what was read
+ * @param facts what became of the subject and why, with limits and readings
+ * @param reason the facts in words
  * @param batteryVolts true voltage at the battery terminals just before (V)
  * @param stateOfCharge true state of charge (fraction)
  */
@@ -17,47 +17,23 @@ public record Event(
         double seconds,
         Kind kind,
         String subject,
-        List<Change> changes,
+        List<Fact> facts,
         String reason,
         double batteryVolts,
         double stateOfCharge) {
     public Event {
-        changes = List.copyOf(changes);
+        facts = List.copyOf(facts);
+    }
+
+    /** An event with its facts put into words. */
+    public static Event of(
+            double seconds, Kind kind, String subject, List<Fact> facts, double batteryVolts, double stateOfCharge) {
+        return new Event(seconds, kind, subject, facts, Fact.words(facts), batteryVolts, stateOfCharge);
     }
 
     /** Whether this became of its subject. */
     public boolean has(Change change) {
-        return changes.contains(change);
-    }
-
-    /** What can become of a part. */
-    public enum Change {
-        /** A BMS opened the path for charging: from now on its battery takes nothing. */
-        CHARGE_PATH_OPENED,
-        CHARGE_PATH_CLOSED,
-        /** A BMS opened the path for discharging: from now on its battery gives nothing. */
-        DISCHARGE_PATH_OPENED,
-        DISCHARGE_PATH_CLOSED,
-        /** A BMS waits for a charger to wake it. */
-        FELL_ASLEEP,
-        /** A generator has been called. */
-        STARTING,
-        /** A start failed; the next is awaited. */
-        START_FAILED,
-        RUNNING,
-        /** It runs on unloaded. */
-        COOLING,
-        STOPPED,
-        /** All its starts failed: it waits for a hand. */
-        GAVE_UP,
-        /** A feeder is there again. */
-        CAME,
-        /** A feeder is gone. */
-        WENT,
-        /** An output stays open from now on, after so many trips. */
-        LOCKED_OUT,
-        /** An output may close again. */
-        LET_GO
+        return facts.stream().anyMatch(fact -> fact.change() == change);
     }
 
     /** The kinds of event. */

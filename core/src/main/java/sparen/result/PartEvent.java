@@ -6,12 +6,16 @@ import java.util.List;
  * What happened to a part, to be reported with its instant.
  *
  * @param subject id of the part; empty for the bus
- * @param changes what became of it
- * @param reason in words
+ * @param facts what became of it and why
  */
-public record PartEvent(Event.Kind kind, String subject, List<Event.Change> changes, String reason) {
-    /** What happened where nothing lasting became of the part. */
-    public PartEvent(Event.Kind kind, String subject, String reason) {
-        this(kind, subject, List.of(), reason);
+public record PartEvent(Event.Kind kind, String subject, List<Fact> facts) {
+    /** What happened by one fact. */
+    public PartEvent(Event.Kind kind, String subject, Fact fact) {
+        this(kind, subject, List.of(fact));
+    }
+
+    /** Whether this became of the part. */
+    public boolean has(Change change) {
+        return facts.stream().anyMatch(fact -> fact.change() == change);
     }
 }

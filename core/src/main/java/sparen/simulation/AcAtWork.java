@@ -2,12 +2,13 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import sparen.power.AcSide;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
+import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.PartEvent;
 import sparen.series.Stay;
 import sparen.site.AcCoupledArray;
@@ -91,8 +92,7 @@ final class AcAtWork implements Part {
                 moved.add(new PartEvent(
                         Event.Kind.FEEDER,
                         feeder.feeder.id(),
-                        List.of(feeder.isPresent() ? Event.Change.CAME : Event.Change.WENT),
-                        feeder.isPresent() ? "the feeder is back" : "outage"));
+                        Fact.of(feeder.isPresent() ? Change.CAME : Change.WENT)));
                 dirty = true;
             }
         }
@@ -136,14 +136,14 @@ final class AcAtWork implements Part {
         }
     }
 
-    private static Event.Change changeTo(EngineGenerator.State state) {
+    private static Change changeTo(EngineGenerator.State state) {
         return switch (state) {
-            case STOPPED -> Event.Change.STOPPED;
-            case STARTING -> Event.Change.STARTING;
-            case WAITING -> Event.Change.START_FAILED;
-            case RUNNING -> Event.Change.RUNNING;
-            case COOLING -> Event.Change.COOLING;
-            case FAILED -> Event.Change.GAVE_UP;
+            case STOPPED -> Change.STOPPED;
+            case STARTING -> Change.STARTING;
+            case WAITING -> Change.START_FAILED;
+            case RUNNING -> Change.RUNNING;
+            case COOLING -> Change.COOLING;
+            case FAILED -> Change.GAVE_UP;
         };
     }
 
@@ -156,10 +156,7 @@ final class AcAtWork implements Part {
         for (EngineGenerator generator : generators) {
             while (generator.settle(seconds)) {
                 moved.add(new PartEvent(
-                        Event.Kind.GENERATOR,
-                        generator.generator().id(),
-                        List.of(changeTo(generator.state())),
-                        generator.state().name().toLowerCase(Locale.ROOT)));
+                        Event.Kind.GENERATOR, generator.generator().id(), Fact.of(changeTo(generator.state()))));
                 dirty = true;
             }
         }
@@ -177,14 +174,14 @@ final class AcAtWork implements Part {
         double drawBefore = side.drawWatts();
         double offerBefore = side.offerWatts();
         boolean aliveBefore = side.isAlive();
-        String reason = side.settle(seconds, conditions);
-        if (!reason.isEmpty()) {
-            moved.add(new PartEvent(Event.Kind.AC, side.inverter().id(), reason));
+        List<Fact> happened = side.settle(seconds, conditions);
+        if (!happened.isEmpty()) {
+            moved.add(new PartEvent(Event.Kind.AC, side.inverter().id(), happened));
         }
         due = side.dueSeconds();
         lowVolts = side.lowestVolts(dcVolts);
         highVolts = side.highestVolts(dcVolts);
-        return !reason.isEmpty()
+        return !happened.isEmpty()
                 || drawBefore != side.drawWatts()
                 || offerBefore != side.offerWatts()
                 || aliveBefore != side.isAlive();

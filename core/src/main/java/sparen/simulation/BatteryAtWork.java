@@ -6,7 +6,8 @@ import sparen.battery.BatteryCircuit;
 import sparen.battery.BatteryModel;
 import sparen.battery.BmsAtWork;
 import sparen.power.BatteryBranch;
-import sparen.result.Event;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.series.Stay;
 import sparen.site.Ageing;
 import sparen.site.BatteryBank;
@@ -78,9 +79,9 @@ final class BatteryAtWork implements Part {
      * Lets its BMS look at an instant (s).
      *
      * @param shownVolts what a charger shows it from outside (V)
-     * @return the reason when a path moved, null when none did
+     * @return why, when a path moved; null when none did
      */
-    String settle(double seconds, double shownVolts) {
+    List<Fact> settle(double seconds, double shownVolts) {
         if (bms == null) {
             return null;
         }
@@ -105,25 +106,19 @@ final class BatteryAtWork implements Part {
         highVolts = bms.highestVolts(volts);
         lowAmperes = bms.lowestAmperes(amperes);
         highAmperes = bms.highestAmperes(amperes);
-        if (!moved) {
-            return null;
-        }
-        return (bms.mayCharge() ? "charge path closed" : "charge path open") + ", "
-                + (bms.mayDischarge() ? "discharge path closed" : "discharge path open")
-                + (bms.isAsleep() ? ", asleep" : "")
-                + ": " + bms.reason();
+        return moved ? bms.causes() : null;
     }
 
     /** What has become of its paths, given what they were. */
-    List<Event.Change> changesFrom(boolean couldCharge, boolean couldDischarge) {
-        List<Event.Change> changes = new ArrayList<>();
+    List<Fact> changesFrom(boolean couldCharge, boolean couldDischarge) {
+        List<Fact> changes = new ArrayList<>();
         if (mayCharge() != couldCharge) {
-            changes.add(couldCharge ? Event.Change.CHARGE_PATH_OPENED : Event.Change.CHARGE_PATH_CLOSED);
+            changes.add(Fact.of(couldCharge ? Change.CHARGE_PATH_OPENED : Change.CHARGE_PATH_CLOSED));
         }
         if (mayDischarge() != couldDischarge) {
-            changes.add(couldDischarge ? Event.Change.DISCHARGE_PATH_OPENED : Event.Change.DISCHARGE_PATH_CLOSED);
+            changes.add(Fact.of(couldDischarge ? Change.DISCHARGE_PATH_OPENED : Change.DISCHARGE_PATH_CLOSED));
             if (couldDischarge && bms.isAsleep()) {
-                changes.add(Event.Change.FELL_ASLEEP);
+                changes.add(Fact.of(Change.FELL_ASLEEP));
             }
         }
         return changes;

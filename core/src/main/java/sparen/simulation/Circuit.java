@@ -14,7 +14,9 @@ import sparen.power.ChargeRegulator.BmsRequest;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
+import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.PartEvent;
 import sparen.site.BatteryMonitor;
 import sparen.site.ChargeController;
@@ -561,7 +563,7 @@ final class Circuit {
             }
         }
         for (ConverterAtWork converter : converters) {
-            String reason = converter.settle(seconds, busVolts());
+            Fact reason = converter.settle(seconds, busVolts());
             if (reason != null) {
                 moved.add(new PartEvent(Event.Kind.CONVERTER, converter.converter.id(), reason));
                 changed = true;
@@ -575,7 +577,7 @@ final class Circuit {
                 moved.add(new PartEvent(
                         Event.Kind.TANK,
                         tank.id(),
-                        tank.takesHeat() ? "the thermostat closes" : "hot: the thermostat opens"));
+                        Fact.of(tank.takesHeat() ? Change.THERMOSTAT_CLOSED : Change.THERMOSTAT_OPENED)));
                 changed = true;
             }
         }
@@ -587,16 +589,14 @@ final class Circuit {
                 } else {
                     blown[fuse.branch] = true;
                 }
-                moved.add(new PartEvent(Event.Kind.FUSE, fuse.subject, fuse.reason(amperes)));
+                moved.add(new PartEvent(Event.Kind.FUSE, fuse.subject, fuse.opened(amperes)));
                 changed = true;
             }
         }
         for (MonitorAtWork monitor : monitors) {
             if (monitor.settle(seconds, bus) && monitor.counter.lastFullSeconds() == seconds) {
                 moved.add(new PartEvent(
-                        Event.Kind.SYNCHRONISED,
-                        monitor.counter.settings().id(),
-                        "full by voltage and tail current: count set to 100 %"));
+                        Event.Kind.SYNCHRONISED, monitor.counter.settings().id(), Fact.of(Change.COUNTED_FULL)));
             }
         }
         if (ac != null && ac.settle(seconds, inverterVolts(), reportedCharge(), moved)) {
@@ -616,22 +616,21 @@ final class Circuit {
             changed |= batteries.all.length > 1 && battery.settleEmpty();
             boolean couldCharge = battery.mayCharge();
             boolean couldDischarge = battery.mayDischarge();
-            String reason = battery.settle(seconds, shownVolts());
-            if (reason != null) {
-                String who = battery.count > 1 ? "each of " + battery.count + " batteries: " : "";
-                moved.add(new PartEvent(
-                        Event.Kind.PATH, battery.id, battery.changesFrom(couldCharge, couldDischarge), who + reason));
+            List<Fact> causes = battery.settle(seconds, shownVolts());
+            if (causes != null) {
+                List<Fact> facts = battery.changesFrom(couldCharge, couldDischarge);
+                if (battery.count > 1) {
+                    facts.add(0, Fact.of(Change.EACH_OF, battery.count));
+                }
+                facts.addAll(causes);
+                moved.add(new PartEvent(Event.Kind.PATH, battery.id, facts));
                 changed = true;
             }
         }
         if (changed) {
             takeRequests(seconds);
             if (charged && batteries.allRefuseCharge()) {
-                moved.add(new PartEvent(
-                        Event.Kind.HAZARD,
-                        "",
-                        "every battery opened while it was being charged: the bus is left to live chargers without a"
-                                + " battery, and its voltage is whatever they make of it" + arraysReach()));
+                moved.add(new PartEvent(Event.Kind.HAZARD, "", Fact.of(Change.BUS_WITHOUT_BATTERY, arraysReach())));
             }
         }
         return changed;
@@ -796,9 +795,7 @@ final class Circuit {
         boolean live = !controller.isArrayOpen() && controller.arrayWatts(now) > 0;
         if (!closed && live && controller.regulator.isEnabled()) {
             noted.add(new PartEvent(
-                    Event.Kind.HAZARD,
-                    controller.controller.id(),
-                    "its battery side opened under a live array: it has nowhere to put its current" + arraysReach()));
+                    Event.Kind.HAZARD, controller.controller.id(), Fact.of(Change.LIVE_ARRAY_CUT_OFF, arraysReach())));
         }
         controller.regulator.enable(closed);
     }

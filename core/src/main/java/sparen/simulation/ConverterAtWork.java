@@ -1,6 +1,7 @@
 package sparen.simulation;
 
-import java.util.Locale;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.series.Stay;
 import sparen.site.Converter;
 
@@ -34,9 +35,9 @@ final class ConverterAtWork implements Part {
     /**
      * Looks at its input (V) at an instant (s).
      *
-     * @return the reason when it stopped or started, null when it did not
+     * @return why, when it stopped or started; null when it did not
      */
-    String settle(double seconds, double busVolts) {
+    Fact settle(double seconds, double busVolts) {
         now = seconds;
         boolean low = lowInput
                 ? now < offUntil || busVolts < converter.restartInputVolts()
@@ -44,12 +45,14 @@ final class ConverterAtWork implements Part {
         if (low != lowInput) {
             lowInput = low;
             offUntil = low ? now + LEAST_OFF_SECONDS : Double.NEGATIVE_INFINITY;
-            return String.format(Locale.ROOT, low ? "stops: input %.2f V" : "starts again: input %.2f V", busVolts);
+            return low
+                    ? Fact.of(Change.INPUT_LOW, converter.lowestInputVolts(), busVolts)
+                    : Fact.of(Change.INPUT_BACK, converter.restartInputVolts(), busVolts);
         }
         if (retryAt > Double.NEGATIVE_INFINITY && now >= retryAt) {
             retryAt = Double.NEGATIVE_INFINITY;
             startedAt = now;
-            return "tries again after an overload";
+            return Fact.of(Change.TRIES_AGAIN);
         }
         double amperes = outputWatts / converter.outputVolts();
         if (isAlive() && amperes > converter.maximumAmperes()) {
@@ -59,17 +62,12 @@ final class ConverterAtWork implements Part {
     }
 
     /** Off, each time for twice as long as the last, until it has run well for a while. */
-    private String giveUp(double amperes) {
+    private Fact giveUp(double amperes) {
         retrySeconds = now - startedAt > GOOD_RUN_SECONDS
                 ? RETRY_SECONDS
                 : Math.min(LONGEST_RETRY_SECONDS, retrySeconds * (startedAt == 0 ? 1 : 2));
         retryAt = now + retrySeconds;
-        return String.format(
-                Locale.ROOT,
-                "overload: %.1f A wanted of %.1f A; off for %.0f s",
-                amperes,
-                converter.maximumAmperes(),
-                retrySeconds);
+        return Fact.of(Change.OVERLOAD, converter.maximumAmperes(), amperes, retrySeconds);
     }
 
     boolean isAlive() {

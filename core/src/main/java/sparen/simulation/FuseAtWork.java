@@ -1,6 +1,7 @@
 package sparen.simulation;
 
-import java.util.Locale;
+import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.site.Fuse;
 
 /** A fuse in one run. It uses itself up by what it has to bear, and stays open. */
@@ -44,7 +45,7 @@ final class FuseAtWork implements Part {
         return open || bears == Double.POSITIVE_INFINITY ? Double.POSITIVE_INFINITY : now + (1 - used) * bears;
     }
 
-    String reason(double amperes) {
-        return String.format(Locale.ROOT, "opened: %.1f A through a fuse of %.1f A", amperes, fuse.ratedAmperes());
+    Fact opened(double amperes) {
+        return Fact.of(Change.FUSE_OPENED, fuse.ratedAmperes(), amperes);
     }
 }

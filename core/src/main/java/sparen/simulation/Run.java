@@ -10,8 +10,9 @@ import sparen.output.OutputAtWork;
 import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
 import sparen.program.Surroundings;
-import sparen.quantity.Bounds;
+import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.GeneratorFigures;
 import sparen.result.PartEvent;
 import sparen.result.RunResult;
@@ -231,34 +232,26 @@ final class Run {
     private boolean settle(int index) {
         OutputAtWork output = outputs[index];
         if (output.supply(isFed(index)) && signals.reviveClock(index, now)) {
-            report(Event.Kind.CLOCK, output.output().id(), "its clock has lost the time and begins at midnight");
+            report(Event.Kind.CLOCK, output.output().id(), Fact.of(Change.CLOCK_LOST));
             signals.read(now);
         }
-        String reason = output.settle(now, signals.values);
+        List<Fact> reason = output.settle(now, signals.values);
         if (reason != null) {
             report(
                     output.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED,
                     output.output().id(),
                     reason);
         }
-        Optional<Event.Change> news = output.takeLockoutNews();
+        Optional<Fact> news = output.takeLockoutNews(now);
         if (news.isPresent()) {
-            report(
-                    Event.Kind.LOCKOUT,
-                    output.output().id(),
-                    List.of(news.get()),
-                    output.lockoutReason(news.get(), now));
+            report(Event.Kind.LOCKOUT, output.output().id(), List.of(news.get()));
         }
         if (reason == null) {
             refreshWishes();
             return false;
         }
         if (output.beginsToChatter(now)) {
-            report(
-                    Event.Kind.CHATTER,
-                    output.output().id(),
-                    OutputAtWork.CHATTER_SWITCHINGS
-                            + " switchings within a second; from here on each state is held for a second at least");
+            report(Event.Kind.CHATTER, output.output().id(), Fact.of(Change.CHATTERS, OutputAtWork.CHATTER_SWITCHINGS));
         }
         connect();
         balance();
@@ -310,11 +303,10 @@ final class Run {
     private void tellMoved() {
         for (int i = 0; i < moved.size(); i++) {
             PartEvent one = moved.get(i);
-            if (one.changes().contains(Event.Change.CHARGE_PATH_OPENED)
-                    || one.changes().contains(Event.Change.DISCHARGE_PATH_OPENED)) {
+            if (one.has(Change.CHARGE_PATH_OPENED) || one.has(Change.DISCHARGE_PATH_OPENED)) {
                 wear.countOpening();
             }
-            report(one.kind(), one.subject(), one.changes(), one.reason());
+            report(one.kind(), one.subject(), one.facts());
         }
         moved.clear();
     }
@@ -334,11 +326,7 @@ final class Run {
         report(
                 solved || floating ? Event.Kind.EMPTY : Event.Kind.COLLAPSE,
                 "",
-                floating
-                        ? "no battery may give; every load on the main bus is lost"
-                        : solved
-                                ? "the battery is empty; every load is lost"
-                                : "the battery cannot carry the loads at any voltage; every load is lost");
+                Fact.of(floating ? Change.BUS_LOST : solved ? Change.EMPTIED : Change.COLLAPSED));
         if (!circuit.solve() && !circuit.isFloating()) {
             throw new IllegalStateException("no balance even without loads at " + now + " s");
         }
@@ -350,10 +338,7 @@ final class Run {
                 && circuit.batteries.canDischarge()
                 && circuit.batteries.charge() >= RECOVERED_CHARGE) {
             circuit.setDead(false);
-            report(
-                    Event.Kind.RECOVERED,
-                    "",
-                    "the battery can give again; loads are fed where their contacts are closed");
+            report(Event.Kind.RECOVERED, "", Fact.of(Change.CAN_GIVE_AGAIN));
         }
     }
 
@@ -384,21 +369,21 @@ final class Run {
         if (regulator.holdsStill(now, volts, amperes, net) || !regulator.settleStage(now, volts, amperes, net)) {
             return false;
         }
-        report(Event.Kind.STAGE, id, stageReason(regulator));
+        report(Event.Kind.STAGE, id, stageReached(regulator));
         return true;
     }
 
-    private static String stageReason(ChargeRegulator regulator) {
-        String set = Bounds.number(Math.round(regulator.regulationVolts() * 1000) / 1000.0) + " V";
+    private static Fact stageReached(ChargeRegulator regulator) {
+        double volts = regulator.regulationVolts();
         if (regulator.isStopped()) {
-            return "stopped: over-voltage, temperature, silence or its enable";
+            return Fact.of(Change.CHARGING_STOPPED);
         }
         return switch (regulator.stage()) {
-            case BULK -> "new cycle: recharge level reached for its delay; bulk on the way to " + set;
-            case ABSORPTION -> "absorption voltage " + set + " reached at its terminals";
-            case FLOAT -> regulator.leftBy() + "; float at " + set;
-            case EQUALIZATION -> "equalization is due; on the way to " + set;
-            case OFF -> "charging stops until the level to begin again";
+            case BULK -> Fact.of(Change.CYCLE_BEGAN, volts);
+            case ABSORPTION -> Fact.of(Change.ABSORPTION_BEGAN, volts);
+            case FLOAT -> Fact.of(Change.FLOAT_BEGAN, regulator.leftBy(), volts);
+            case EQUALIZATION -> Fact.of(Change.EQUALIZATION_BEGAN, volts);
+            case OFF -> Fact.of(Change.CHARGING_ENDED);
         };
     }
 
@@ -417,13 +402,12 @@ final class Run {
         days.look(charge, volts);
     }
 
-    private void report(Event.Kind kind, String subject, String reason) {
-        report(kind, subject, List.of(), reason);
+    private void report(Event.Kind kind, String subject, Fact fact) {
+        report(kind, subject, List.of(fact));
     }
 
-    private void report(Event.Kind kind, String subject, List<Event.Change> changes, String reason) {
-        log.add(new Event(
-                now, kind, subject, changes, reason, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
+    private void report(Event.Kind kind, String subject, List<Fact> facts) {
+        log.add(Event.of(now, kind, subject, facts, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
     }
 
     private RunResult result(long steps) {

@@ -17,6 +17,7 @@ import sparen.program.Wish;
 import sparen.program.rule.ChargeInhibit;
 import sparen.program.rule.SourceTransfer;
 import sparen.quantity.InvalidQuantity;
+import sparen.result.Change;
 import sparen.result.Event;
 
 /** What a technician does with a bench supply and a watch, instants by hand. */
@@ -107,8 +108,8 @@ public class SupplyBenchTest {
                 .filter(event -> event.kind() == Event.Kind.LOCKOUT)
                 .toList();
         assertEquals(
-                lockouts.stream().map(Event::changes).toList(),
-                List.of(List.of(Event.Change.LOCKED_OUT), List.of(Event.Change.LET_GO)));
+                lockouts.stream().map(one -> one.facts().get(0).change()).toList(),
+                List.of(Change.LOCKED_OUT, Change.LET_GO));
         assertEquals(lockouts.get(1).seconds() - lockouts.get(0).seconds(), 5000, 1e-6);
     }
 

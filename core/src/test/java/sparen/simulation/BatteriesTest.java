@@ -11,8 +11,10 @@ import sparen.program.ChargeDetails.BmsRequests;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.rule.SurplusBySoc;
+import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Event.Kind;
+import sparen.result.Fact;
 import sparen.result.RunResult;
 import sparen.site.AcSource;
 import sparen.site.BatteryMonitor;
@@ -83,13 +85,17 @@ public class BatteriesTest {
         RunResult result = house.run(100);
         List<Event> paths = House.of(result, Kind.PATH);
         assertEquals(
-                paths.stream().map(Event::changes).toList(),
-                List.of(
-                        List.of(Event.Change.CHARGE_PATH_OPENED),
-                        List.of(Event.Change.DISCHARGE_PATH_OPENED),
-                        List.of(Event.Change.DISCHARGE_PATH_CLOSED)),
+                paths.stream().map(one -> one.facts().get(0).change()).toList(),
+                List.of(Change.CHARGE_PATH_OPENED, Change.DISCHARGE_PATH_OPENED, Change.DISCHARGE_PATH_CLOSED),
                 paths.toString());
         assertEquals(result.battery().pathOpenings(), 2);
+        Fact why = paths.get(1).facts().get(1);
+        assertEquals(why.change(), Change.DISCHARGE_CURRENT);
+        assertEquals(
+                why.numbers().stream().map(one -> one.name() + " " + one.unit()).toList(),
+                List.of("limit AMPERES", "read AMPERES"));
+        assertEquals(why.numbers().get(0).value(), 60.0, "the limit it came by");
+        assertEquals(why.numbers().get(1).value(), 95.0, 0.5, "the heater's current, and a little for the BMS");
     }
 
     /** Charge path open by high voltage: it can still be discharged, and closes below its release. */
@@ -103,8 +109,8 @@ public class BatteriesTest {
         house.pulses("heater", null, 0, 0, 700, 6000);
         RunResult result = house.run(HOUR);
         List<Event> paths = House.of(result, Kind.PATH);
-        assertTrue(paths.get(0).reason().contains("charge path open, discharge path closed"), paths.toString());
-        assertTrue(paths.get(1).reason().contains("back at or below its release"), paths.toString());
+        assertTrue(paths.get(0).reason().startsWith("each of 2 batteries, charge path opened: "), paths.toString());
+        assertTrue(paths.get(1).has(Change.BATTERY_HIGH_OVER), paths.toString());
         assertEquals(result.ledger().unservedJoules().get("heater"), 0.0, "it gives all the while");
         Event hazard = House.of(result, Kind.HAZARD).get(0);
         assertEquals(hazard.seconds(), paths.get(0).seconds(), "opened under a live source without another battery");

@@ -3,6 +3,7 @@ package sparen.program.rule;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import sparen.logic.Condition;
 import sparen.logic.Reading;
 import sparen.logic.Signal;
@@ -63,7 +64,7 @@ final class RuleConditions {
                 point.sampleSeconds().orElse(0.0),
                 point.name() + comparison(above) + term + " " + Bounds.number(volts) + " V" + compensated
                         + held(seconds),
-                Optional.of(new Reading(signal, 1, point.offsetVolts(), "V", 3)));
+                Optional.of(new Reading(signal, 1, point.offsetVolts(), "V", 3, OptionalDouble.of(volts))));
     }
 
     /** A voltage at a sense point is at or beyond a charger's present regulation level plus an offset (V). */
@@ -85,7 +86,7 @@ final class RuleConditions {
                 point.sampleSeconds().orElse(0.0),
                 point.name() + comparison(above) + term + " " + sign + Bounds.number(offsetVolts)
                         + " V from the present regulation level" + held(seconds),
-                Optional.of(new Reading(signal, 1, point.offsetVolts(), "V", 3)));
+                Optional.of(new Reading(signal, 1, point.offsetVolts(), "V", 3, OptionalDouble.empty())));
     }
 
     /** The true voltage (V) at which a device that rounds what it reads finds itself at a level. */
@@ -109,7 +110,7 @@ final class RuleConditions {
                 0,
                 named.name() + " reports" + comparison(above) + term + (term.isEmpty() ? "" : " ")
                         + Bounds.number(percent) + " %" + held(seconds),
-                Optional.of(new Reading(signal, 100, 0, "%", 1)));
+                Optional.of(new Reading(signal, 100, 0, "%", 1, OptionalDouble.of(percent))));
     }
 
     /** A signal is at or beyond a level in a unit, for so long (s). */
@@ -119,7 +120,7 @@ final class RuleConditions {
                 seconds,
                 0,
                 name + comparison(above) + Bounds.number(level) + " " + unit + held(seconds),
-                Optional.of(new Reading(signal, 1, 0, unit, 1)));
+                Optional.of(new Reading(signal, 1, 0, unit, 1, OptionalDouble.of(level))));
     }
 
     private static Condition level(int signal, boolean above, double level) {

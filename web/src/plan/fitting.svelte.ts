@@ -1,0 +1,114 @@
+import type { DeviceProfile, FittedDevice } from '../lib/api/api';
+import { api, outcome, type Problem } from '../lib/api/client';
+import type { PlanEditor } from './planEditor.svelte';
+
+/** What is known of a device and the settings it is meant to hold. */
+export const STATES = [
+  ['sent', 'holds these settings'],
+  ['unsent', 'not sent yet'],
+  ['drifted', 'read back: holds others'],
+] as const;
+
+/** The devices a program is fitted with, and one that is being fitted. */
+export class Fitting {
+  kinds = $state.raw<DeviceProfile[]>();
+  problem = $state<Problem>();
+  /** Whether one is being fitted. */
+  open = $state(false);
+  kind = $state('');
+  name = $state('');
+  outputs = $state<string[]>([]);
+  charger = $state('');
+
+  constructor(private readonly editor: PlanEditor) {}
+
+  private readonly program = $derived.by(() => this.editor.plan?.program);
+  readonly devices = $derived(this.program?.devices ?? []);
+  private readonly taken = $derived(this.devices.flatMap((device) => device.outputs ?? []));
+  readonly chosen = $derived(this.kinds?.find((one) => one.id === this.kind));
+  /** Outputs that are in no device yet. */
+  readonly free = $derived((this.program?.outputs ?? []).filter((one) => !this.taken.includes(one.id)));
+  /** Chargers whose setpoints no device holds yet. */
+  readonly chargers = $derived(
+    (this.program?.charging ?? [])
+      .map((one) => one.controller)
+      .filter((id) => !this.devices.some((one) => one.charger === id)),
+  );
+
+  /** Reads the kinds of devices that are known. */
+  async load() {
+    const answer = await outcome(api.GET('/api/device-profiles'));
+    this.problem = answer.problem;
+    this.kinds = answer.data;
+    this.kind ||= this.kinds?.[0]?.id ?? '';
+  }
+
+  /** Takes a kind of device of one's own from a file. */
+  async take(file: File) {
+    try {
+      const read = JSON.parse(await file.text()) as DeviceProfile;
+      this.kinds = [...(this.kinds ?? []).filter((one) => one.id !== read.id), read];
+      this.kind = read.id;
+      this.problem = undefined;
+    } catch (broken) {
+      const detail = `${file.name} is not JSON: ${(broken as Error).message}`;
+      this.problem = { type: 'about:blank', status: 0, detail };
+    }
+  }
+
+  /** Fits the device that was chosen. */
+  fit() {
+    if (!this.chosen) return;
+    let number = this.devices.length + 1;
+    while (this.devices.some((one) => one.id === `device-${number}`)) number++;
+    const device: FittedDevice = {
+      id: `device-${number}`,
+      name: this.name.trim() || this.chosen.name,
+      profile: this.chosen,
+      outputs: this.outputs,
+      ...(this.charger === '' ? {} : { charger: this.charger }),
+    };
+    const unsent = [...(this.program?.unsent ?? []), device.id];
+    this.editor.set(
+      ['program'],
+      { ...this.program, devices: [...this.devices, device], unsent },
+      () => `${device.name} carries part of the program`,
+    );
+    this.open = false;
+    this.name = '';
+    this.outputs = [];
+    this.charger = '';
+  }
+
+  remove(device: FittedDevice) {
+    if (!this.program) return;
+    const { unsent, drifted } = this.program;
+    this.editor.set(
+      ['program'],
+      {
+        ...this.program,
+        devices: this.devices.filter((one) => one.id !== device.id),
+        unsent: without(device, unsent),
+        drifted: without(device, drifted),
+      },
+      () => `${device.name} carries nothing any more`,
+    );
+  }
+
+  stateOf(device: FittedDevice): string {
+    if (this.program?.drifted?.includes(device.id)) return 'drifted';
+    return this.program?.unsent?.includes(device.id) ? 'unsent' : 'sent';
+  }
+
+  setStateOf(device: FittedDevice, state: string) {
+    if (!this.program) return;
+    const unsent = [...without(device, this.program.unsent), ...(state === 'unsent' ? [device.id] : [])];
+    const drifted = [...without(device, this.program.drifted), ...(state === 'drifted' ? [device.id] : [])];
+    const word = STATES.find(([key]) => key === state)?.[1] ?? state;
+    this.editor.set(['program'], { ...this.program, unsent, drifted }, () => `${device.name}: ${word}`);
+  }
+}
+
+function without(device: FittedDevice, ids?: string[]): string[] {
+  return (ids ?? []).filter((id) => id !== device.id);
+}
