@@ -272,7 +272,7 @@ public final class LiveBench {
 
     private List<TalkLoss> silences() {
         return turned.containsKey(talk)
-                ? spans(talk, 0.5, false).stream()
+                ? Spans.of(steps(talk), 0.5, false, PERIOD_SECONDS).stream()
                         .map(span -> new TalkLoss(span[0], span[1]))
                         .toList()
                 : List.of();
@@ -280,27 +280,8 @@ public final class LiveBench {
 
     private List<Request> requested() {
         List<Request> made = new ArrayList<>();
-        requests.forEach((request, knob) ->
-                spans(knob, 0.5, true).forEach(span -> made.add(new Request(request, span[0], span[1]))));
+        requests.forEach((request, knob) -> Spans.of(steps(knob), 0.5, true, PERIOD_SECONDS)
+                .forEach(span -> made.add(new Request(request, span[0], span[1]))));
         return made;
-    }
-
-    /** Spans in which a knob stands above a level, or below it. */
-    private List<double[]> spans(String knob, double level, boolean above) {
-        List<double[]> spans = new ArrayList<>();
-        double since = Double.NaN;
-        for (double[] step : steps(knob)) {
-            boolean in = step[1] >= level == above;
-            if (in && Double.isNaN(since)) {
-                since = step[0];
-            } else if (!in && !Double.isNaN(since)) {
-                spans.add(new double[] {since, step[0]});
-                since = Double.NaN;
-            }
-        }
-        if (!Double.isNaN(since)) {
-            spans.add(new double[] {since, PERIOD_SECONDS});
-        }
-        return spans;
     }
 }

@@ -31,13 +31,11 @@ public final class OutputAtWork {
     private final Optional<Switch> protection;
     private final Optional<LockoutAtWork> lockout;
     private final double operateSeconds;
-    private final double pullInVolts;
-    private final double dropOutVolts;
+    private final CoilAtWork coil;
     private final double[] recent = new double[CHATTER_SWITCHINGS];
     private final GrowingTimes changes = new GrowingTimes(EventLog.MOST_EVENTS);
     private boolean closed;
     private boolean alive = true;
-    private boolean pulledIn = true;
     private boolean startsClosed;
     private boolean chattered;
     private int switchings;
@@ -55,8 +53,7 @@ public final class OutputAtWork {
         lockout = output.lockout().map(LockoutAtWork::new);
         Optional<Contact> contact = output.contact();
         operateSeconds = contact.flatMap(Contact::operateSeconds).orElse(0.0);
-        pullInVolts = contact.flatMap(Contact::pullInVolts).orElse(0.0);
-        dropOutVolts = contact.flatMap(Contact::dropOutVolts).orElse(0.0);
+        coil = new CoilAtWork(contact);
         closed = wanted(0);
         startsClosed = closed;
         Arrays.fill(recent, Double.NEGATIVE_INFINITY);
@@ -102,7 +99,7 @@ public final class OutputAtWork {
                         && protection.map(Switch::isOn).orElse(true)
                         && lockout.map(one -> one.lets(seconds)).orElse(true)
                 : output.testForce() == TestForce.CLOSED;
-        return pulledIn || !output.coilIsActive(closes)
+        return coil.isPulledIn() || !output.coilIsActive(closes)
                 ? closes
                 : output.rest().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
     }
@@ -135,7 +132,7 @@ public final class OutputAtWork {
         if (lockout.isPresent() && lockout.get().settle(seconds, signals)) {
             why = why.isEmpty() ? List.of(lockout.get().over()) : why;
         }
-        why = settleCoil(signals, why);
+        why = coil.settle(signals[Signal.BUS_VOLTS]).map(List::of).orElse(why);
         if (wanted(seconds) == closed) {
             movesAt = Double.POSITIVE_INFINITY;
             return null;
@@ -165,20 +162,6 @@ public final class OutputAtWork {
     private static List<Fact> because(Switch at, double[] signals) {
         Way way = at.lastWay();
         return new ArrayList<>(List.of(Fact.byRule(way.because(), way.reading(), signals)));
-    }
-
-    /** The coil lets go on a sagging bus, and needs more to pull in again than to hold. */
-    private List<Fact> settleCoil(double[] signals, List<Fact> why) {
-        double volts = signals[Signal.BUS_VOLTS];
-        if (dropOutVolts > 0 && pulledIn && volts < dropOutVolts) {
-            pulledIn = false;
-            return List.of(Fact.of(Change.COIL_LET_GO, dropOutVolts, volts));
-        }
-        if (!pulledIn && volts >= Math.max(pullInVolts, dropOutVolts)) {
-            pulledIn = true;
-            return List.of(Fact.of(Change.COIL_PULLED_IN, Math.max(pullInVolts, dropOutVolts), volts));
-        }
-        return why;
     }
 
     private void move(double seconds) {
@@ -255,19 +238,14 @@ public final class OutputAtWork {
         if (lockout.isPresent()) {
             lockout.get().narrow(signals, low, high);
         }
-        if (dropOutVolts > 0 && pulledIn) {
-            low[Signal.BUS_VOLTS] = Math.max(low[Signal.BUS_VOLTS], dropOutVolts);
-        } else if (!pulledIn) {
-            high[Signal.BUS_VOLTS] =
-                    Math.min(high[Signal.BUS_VOLTS], Math.nextDown(Math.max(pullInVolts, dropOutVolts)));
-        }
+        coil.narrow(low, high);
     }
 
     /** Adds the signals it looks at besides its rules. */
     public void addSignals(BitSet into) {
         automatic.ifPresent(one -> one.signals(into));
         protection.ifPresent(one -> one.signals(into));
-        if (dropOutVolts > 0) {
+        if (coil.watchesBus()) {
             into.set(Signal.BUS_VOLTS);
         }
         if (lockout.isPresent()) {

@@ -97,6 +97,13 @@ public final class Bounds {
         return value == null ? Optional.empty() : value;
     }
 
+    /** A copy of a list that must be there and have so many entries, both bounds included. */
+    public static <T> List<T> list(String field, List<T> list, int least, int most) {
+        List<T> copy = List.copyOf(present(field, list));
+        within(field, copy.size(), "entries", least, most);
+        return copy;
+    }
+
     /** An optional list that the document left out is empty, never null; copied. */
     public static <T> List<T> orNone(List<T> list) {
         return list == null ? List.of() : List.copyOf(list);

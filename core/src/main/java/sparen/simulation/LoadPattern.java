@@ -4,6 +4,7 @@ import java.util.Arrays;
 import java.util.Random;
 import sparen.format.Profile;
 import sparen.quantity.Standard;
+import sparen.site.ChangingConsumption;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Load;
@@ -18,7 +19,7 @@ final class LoadPattern {
 
     /** The steps of a load whose power changes by itself, null for one that draws the same all the time. */
     static StepInput of(Load load, Scenario scenario, LocalClock clock, int index) {
-        return load.consumption().changing(new Consumption.Changing<>() {
+        return load.consumption().changing(new ChangingConsumption<>() {
             @Override
             public StepInput steady() {
                 return null;

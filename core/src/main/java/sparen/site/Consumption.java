@@ -13,19 +13,12 @@ public sealed interface Consumption {
     Consumption times(double factor);
 
     /**
-     * Its mean power over a usual week (W), of a schedule over all months it holds in.
-     *
-     * @param volts it is fed at (V)
-     * @param profileWatts the mean power of a profile by its id (W)
+     * Its mean power (W) over a usual week at a voltage (V), of a schedule over all months it holds in; the mean power of a profile
+     * (W) is asked by its id.
      */
     double meanWatts(double volts, ToDoubleFunction<String> profileWatts);
 
-    /**
-     * The most power it draws, start surges left aside (W).
-     *
-     * @param volts it is fed at (V)
-     * @param profileWatts the highest power of a profile by its id (W)
-     */
+    /** The most power it draws at a voltage (V), start surges left aside (W); the highest of a profile (W) is asked by its id. */
     double highestWatts(double volts, ToDoubleFunction<String> profileWatts);
 
     /** What it draws at a voltage (V) as long as it is fed (W); 0 for what changes by itself. */
@@ -53,23 +46,22 @@ public sealed interface Consumption {
         return Optional.empty();
     }
 
-    /** What somebody makes of the way in which it changes by itself. */
-    interface Changing<T> {
-        /** Of what never does. */
-        T steady();
-
-        T cycling(Cycling machine);
-
-        T scheduled(Scheduled schedule);
-
-        T occupancy(Occupancy people);
-
-        T imported(ImportedProfile profile);
+    /** The way in which it changes by itself. */
+    default <T> T changing(ChangingConsumption<T> made) {
+        return made.steady();
     }
 
-    /** The way in which it changes by itself. */
-    default <T> T changing(Changing<T> made) {
-        return made.steady();
+    /** What draws all the time the same, as long as it is fed. */
+    sealed interface Steady extends Consumption {
+        @Override
+        default double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
+
+        @Override
+        default double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
+        }
     }
 
     /**
@@ -77,19 +69,9 @@ public sealed interface Consumption {
      *
      * @param watts (W), 0 to 100,000
      */
-    record ConstantPower(double watts) implements Consumption {
+    record ConstantPower(double watts) implements Steady {
         public ConstantPower {
             Bounds.within("watts", watts, 0, 100_000);
-        }
-
-        @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-
-        @Override
-        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
         }
 
         @Override
@@ -108,19 +90,9 @@ public sealed interface Consumption {
      *
      * @param amperes (A), 0 to 2000
      */
-    record ConstantCurrent(double amperes) implements Consumption {
+    record ConstantCurrent(double amperes) implements Steady {
         public ConstantCurrent {
             Bounds.within("amperes", amperes, 0, 2000);
-        }
-
-        @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-
-        @Override
-        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
         }
 
         @Override
@@ -144,19 +116,9 @@ public sealed interface Consumption {
      *
      * @param ohms (Ω), 0.001 to 1e6
      */
-    record Resistance(double ohms) implements Consumption {
+    record Resistance(double ohms) implements Steady {
         public Resistance {
             Bounds.within("ohms", ohms, 0.001, 1e6);
-        }
-
-        @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-
-        @Override
-        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
         }
 
         @Override
@@ -203,7 +165,7 @@ public sealed interface Consumption {
         }
 
         @Override
-        public <T> T changing(Changing<T> made) {
+        public <T> T changing(ChangingConsumption<T> made) {
             return made.cycling(this);
         }
 
@@ -220,8 +182,7 @@ public sealed interface Consumption {
      */
     record Scheduled(List<Entry> entries) implements Consumption {
         public Scheduled {
-            entries = List.copyOf(Bounds.present("entries", entries));
-            Bounds.within("entries", entries.size(), "entries", 1, 50);
+            entries = Bounds.list("entries", entries, 1, 50);
         }
 
         @Override
@@ -237,7 +198,7 @@ public sealed interface Consumption {
         }
 
         @Override
-        public <T> T changing(Changing<T> made) {
+        public <T> T changing(ChangingConsumption<T> made) {
             return made.scheduled(this);
         }
 
@@ -289,7 +250,7 @@ public sealed interface Consumption {
         }
 
         @Override
-        public <T> T changing(Changing<T> made) {
+        public <T> T changing(ChangingConsumption<T> made) {
             return made.occupancy(this);
         }
 
@@ -325,7 +286,7 @@ public sealed interface Consumption {
         }
 
         @Override
-        public <T> T changing(Changing<T> made) {
+        public <T> T changing(ChangingConsumption<T> made) {
             return made.imported(this);
         }
 

@@ -61,20 +61,20 @@ public record Site(
         Bounds.within("nominalVolts", nominalVolts, 6, 400);
         Bounds.present("battery", battery);
         Bounds.present("mainCable", mainCable);
-        arrays = bounded("arrays", arrays, 0, 50);
-        controllers = bounded("controllers", controllers, 0, 50);
-        sources = bounded("sources", sources, 0, 50);
-        loads = bounded("loads", loads, 0, 200);
-        sensePoints = bounded("sensePoints", sensePoints, 1, 100);
-        monitors = bounded("monitors", Bounds.orNone(monitors), 0, 8);
-        converters = bounded("converters", Bounds.orNone(converters), 0, 20);
+        arrays = Bounds.list("arrays", arrays, 0, 50);
+        controllers = Bounds.list("controllers", controllers, 0, 50);
+        sources = Bounds.list("sources", sources, 0, 50);
+        loads = Bounds.list("loads", loads, 0, 200);
+        sensePoints = Bounds.list("sensePoints", sensePoints, 1, 100);
+        monitors = Bounds.list("monitors", Bounds.orNone(monitors), 0, 8);
+        converters = Bounds.list("converters", Bounds.orNone(converters), 0, 20);
         inverter = Bounds.orEmpty(inverter);
-        acSources = bounded("acSources", Bounds.orNone(acSources), 0, 4);
-        acArrays = bounded("acArrays", Bounds.orNone(acArrays), 0, 20);
-        dcSources = bounded("dcSources", Bounds.orNone(dcSources), 0, 20);
-        tanks = bounded("tanks", Bounds.orNone(tanks), 0, 20);
+        acSources = Bounds.list("acSources", Bounds.orNone(acSources), 0, 4);
+        acArrays = Bounds.list("acArrays", Bounds.orNone(acArrays), 0, 20);
+        dcSources = Bounds.list("dcSources", Bounds.orNone(dcSources), 0, 20);
+        tanks = Bounds.list("tanks", Bounds.orNone(tanks), 0, 20);
         earthing = Bounds.orEmpty(earthing);
-        radios = bounded("radios", Bounds.orNone(radios), 0, 50);
+        radios = Bounds.list("radios", Bounds.orNone(radios), 0, 50);
         Map<String, List<String>> parts = Map.of(
                 "arrays", ids(arrays, SolarArray::id),
                 "sensePoints", ids(sensePoints, SensePoint::id),
@@ -255,12 +255,6 @@ public record Site(
         inverter.ifPresent(one -> ids.add(one.id()));
         acSources.stream().filter(AcSource.Generator.class::isInstance).forEach(source -> ids.add(source.id()));
         return ids;
-    }
-
-    private static <T> List<T> bounded(String field, List<T> list, int least, int most) {
-        List<T> copy = List.copyOf(Bounds.present(field, list));
-        Bounds.within(field, copy.size(), "entries", least, most);
-        return copy;
     }
 
     private static <T> List<String> ids(List<T> list, Function<T, String> id) {

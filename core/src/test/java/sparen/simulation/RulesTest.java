@@ -34,6 +34,7 @@ import sparen.program.rule.HoursAfterDusk;
 import sparen.program.rule.InverterEnable;
 import sparen.program.rule.LoadInFloat;
 import sparen.program.rule.LowBatterySignal;
+import sparen.program.rule.MeasuredQuantity;
 import sparen.program.rule.NotChargedSignal;
 import sparen.program.rule.ProportionalDiversion;
 import sparen.program.rule.RelativeDiversion;
@@ -388,7 +389,7 @@ public class RulesTest {
         FreeCondition charged = new FreeCondition.Report("monitor", true, 90);
         FreeCondition all = new FreeCondition.AllOf(List.of(
                 new FreeCondition.AnyOf(List.of(low, charged)),
-                new FreeCondition.Not(new FreeCondition.Measured(FreeCondition.Quantity.BATTERY_CELSIUS, true, 40))));
+                new FreeCondition.Not(new FreeCondition.Measured(MeasuredQuantity.BATTERY_CELSIUS, true, 40))));
         house.output("free", new FreeRule(all, 7, Optional.empty(), 3, 0), null);
         assertEquals(times(house.run(900), "free"), new double[] {107, 403}, 0.01);
     }

@@ -1,6 +1,7 @@
 package sparen.document;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -147,6 +148,14 @@ public class DocumentsTest {
         gather(Plan.class, records);
         for (Class<?> type : records) {
             JsonNode definition = definitions.get(type.getSimpleName());
+            String where = "docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName();
+            assertNotNull(
+                    definition,
+                    where + " is missing: write it with the properties "
+                            + Arrays.stream(type.getRecordComponents())
+                                    .map(RecordComponent::getName)
+                                    .toList()
+                            + ", and list it where its kind can stand");
             Set<String> fields = new TreeSet<>(definition.get("properties").propertyNames());
             Set<String> components = List.of(type.getRecordComponents()).stream()
                     .map(RecordComponent::getName)
@@ -154,7 +163,7 @@ public class DocumentsTest {
             if (!components.contains("kind")) {
                 fields.remove("kind");
             }
-            assertEquals(fields, components, type.getSimpleName());
+            assertEquals(fields, components, where + "/properties has the components of the record");
             for (RecordComponent component : type.getRecordComponents()) {
                 JsonNode property = definition.get("properties").get(component.getName());
                 assertConstants(component, property);

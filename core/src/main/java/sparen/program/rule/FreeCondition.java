@@ -75,26 +75,6 @@ public sealed interface FreeCondition {
         }
     }
 
-    /** What can be measured besides voltages and reports. */
-    enum Quantity {
-        BATTERY_CELSIUS("battery temperature", "°C", Signal.BATTERY_CELSIUS),
-        AIR_CELSIUS("air temperature", "°C", Signal.AIR_CELSIUS),
-        BATTERY_AMPERES("net battery current", "A", Signal.BATTERY_AMPERES),
-        AC_LOAD_WATTS("AC load", "W", Signal.AC_LOAD_WATTS),
-        SURPLUS_WATTS("surplus", "W", Signal.SURPLUS_WATTS),
-        SUN_ALTITUDE_DEGREES("sun altitude", "°", Signal.SUN_ALTITUDE_DEGREES);
-
-        private final String words;
-        private final String unit;
-        private final int signal;
-
-        Quantity(String words, String unit, int signal) {
-            this.words = words;
-            this.unit = unit;
-            this.signal = signal;
-        }
-    }
-
     /**
      * Something measured is at or beyond a level.
      *
@@ -102,22 +82,22 @@ public sealed interface FreeCondition {
      * @param above at or above, else at or below
      * @param level in its unit, −1,000,000 to 1,000,000
      */
-    record Measured(Quantity quantity, boolean above, double level) implements FreeCondition {
+    record Measured(MeasuredQuantity quantity, boolean above, double level) implements FreeCondition {
         public Measured {
             Bounds.present("quantity", quantity);
-            Bounds.within("level", level, quantity.unit, -1_000_000, 1_000_000);
+            Bounds.within("level", level, quantity.unit(), -1_000_000, 1_000_000);
         }
 
         @Override
         public Condition compile(Surroundings around) {
-            return RuleConditions.signal(quantity.signal, "", above, level, "", 0)
+            return RuleConditions.signal(quantity.signal(), "", above, level, "", 0)
                     .when();
         }
 
         @Override
         public Sentence say(Sentence so, String path, Surroundings around) {
-            return so.then("the " + quantity.words + " is" + RuleConditions.comparison(above))
-                    .number(path + ".level", "level", level, quantity.unit, 0.5, 5, -1_000_000, 1_000_000);
+            return so.then("the " + quantity.words() + " is" + RuleConditions.comparison(above))
+                    .number(path + ".level", "level", level, quantity.unit(), 0.5, 5, -1_000_000, 1_000_000);
         }
     }
 
@@ -232,7 +212,7 @@ public sealed interface FreeCondition {
      */
     record AllOf(List<FreeCondition> parts) implements FreeCondition {
         public AllOf {
-            parts = some(parts);
+            parts = Bounds.list("parts", parts, 1, 20);
         }
 
         @Override
@@ -259,7 +239,7 @@ public sealed interface FreeCondition {
      */
     record AnyOf(List<FreeCondition> parts) implements FreeCondition {
         public AnyOf {
-            parts = some(parts);
+            parts = Bounds.list("parts", parts, 1, 20);
         }
 
         @Override
@@ -303,12 +283,6 @@ public sealed interface FreeCondition {
         public Stream<String> requests() {
             return part.requests();
         }
-    }
-
-    private static List<FreeCondition> some(List<FreeCondition> parts) {
-        List<FreeCondition> some = List.copyOf(Bounds.present("parts", parts));
-        Bounds.within("parts", some.size(), "parts", 1, 20);
-        return some;
     }
 
     private static Sentence sayParts(
