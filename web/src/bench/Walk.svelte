@@ -11,7 +11,7 @@
   const NEAR = { volts: 0.02, charge: 0.01 };
 
   function sneak(row: Walked['row']) {
-    const near = row.knob.kind === 'CHARGE' ? NEAR.charge : NEAR.volts;
+    const near = row.knob.unit === '%' ? NEAR.charge : NEAR.volts;
     void bench.sneakUp(row.knob.id, row.expected, row.falling, near);
     window.scrollTo({ top: 0 });
   }

@@ -205,6 +205,7 @@ export class Bench {
 /** What is turned with most benches stands first; the others behind it. */
 const OFTEN: NamedSignal['kind'][] = [
   'VOLTAGE',
+  'TRUE_CHARGE',
   'CHARGE',
   'ARRAY_VOLTAGE',
   'TEMPERATURE',
@@ -216,13 +217,12 @@ const OFTEN: NamedSignal['kind'][] = [
 
 /** The knobs that most benches need, first; each output's own clock is not among them. */
 export function sortedKnobs(signals: NamedSignal[]): { first: NamedSignal[]; others: NamedSignal[] } {
-  const wanted = (one: NamedSignal) =>
-    OFTEN.includes(one.kind) && (one.kind !== 'HOUR' || one.id === 'local_hour');
+  const wanted = (one: NamedSignal) => OFTEN.includes(one.kind);
   return { first: signals.filter(wanted), others: signals.filter((one) => !wanted(one)) };
 }
 
 /** Set at the start of a live bench only. */
-export const setAtStart = (one: NamedSignal) => ['state_of_charge', 'local_hour'].includes(one.id);
+export const setAtStart = (one: NamedSignal) => one.kind === 'TRUE_CHARGE' || one.kind === 'HOUR';
 
 /** A value of a signal as it is shown, with its unit. */
 export const shownValue = (one: NamedSignal, value: number) =>

@@ -97,7 +97,7 @@ it('puts the knobs that most benches need first', async () => {
     signal('reported_charge_shunt', 'CHARGE'),
     signal('fault', 'FAULT'),
     signal('local_hour', 'HOUR'),
-    signal('clock_hour_lamp', 'HOUR'),
+    signal('clock_hour_lamp', 'DEVICE_HOUR'),
   ];
   const { first, others } = sortedKnobs(all);
   expect(first.map((one) => one.id)).toEqual([

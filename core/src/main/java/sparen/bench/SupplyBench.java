@@ -56,7 +56,8 @@ public final class SupplyBench {
         plan.program().outputs().forEach(output -> outputs.add(new OutputAtWork(output, around)));
         for (int i = 0; i < values.length; i++) {
             numbers.put(signals.get(i).id(), i);
-            isHour[i] = signals.get(i).kind() == NamedSignal.Kind.HOUR;
+            NamedSignal.Kind kind = signals.get(i).kind();
+            isHour[i] = kind == NamedSignal.Kind.HOUR || kind == NamedSignal.Kind.DEVICE_HOUR;
             // Nobody has turned a knob yet: a full battery at noon, nothing wrong.
             values[i] = signals.get(i).rest();
             slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;

@@ -31,12 +31,16 @@ public record NamedSignal(
         ARRAY_VOLTAGE,
         /** That a charger regulates to (V). */
         REGULATION,
-        /** True or reported (fraction). */
+        /** The true state of charge (fraction); a live bench takes it at its start only. */
+        TRUE_CHARGE,
+        /** As a monitor reports it (fraction). */
         CHARGE,
         /** Height (°) or light (W/m²) of the sun. */
         SUN,
-        /** Of the day by some clock (h). */
+        /** The true hour of the day (h); a live bench takes it at its start only. */
         HOUR,
+        /** By the own clock of an output's device (h). */
+        DEVICE_HOUR,
         /** Month or day of the week. */
         CALENDAR,
         /** Of battery or air (°C). */

@@ -72,7 +72,7 @@ public final class Signals {
         site.controllers().forEach(one -> signals.add(Said.ARRAY, one.id(), one.name(), Kind.ARRAY_VOLTAGE, restVolts));
         outputs.forEach(one -> signals.add(Said.CONTACT, one.id(), one.name(), Kind.CONTACT, 0));
         requests.forEach(one -> signals.add(Said.REQUEST, one, one, Kind.REQUEST, 0));
-        outputs.forEach(one -> signals.add(Said.CLOCK, one.id(), one.name(), Kind.HOUR, NOON));
+        outputs.forEach(one -> signals.add(Said.CLOCK, one.id(), one.name(), Kind.DEVICE_HOUR, NOON));
         points.forEach(one -> signals.add(Said.POINT, one.id(), one.name(), Kind.VOLTAGE, restVolts));
         return signals;
     }
@@ -117,7 +117,7 @@ public final class Signals {
 
     /** The true state of charge, at rest at so much (fraction). */
     public NamedSignal charge(double rest) {
-        return signal("state_of_charge", "true state of charge", Kind.CHARGE, rest);
+        return signal("state_of_charge", "true state of charge", Kind.TRUE_CHARGE, rest);
     }
 
     /** The true local time, at rest at so much (h). */
@@ -169,8 +169,8 @@ public final class Signals {
         return switch (kind) {
             case VOLTAGE, REGULATION -> new NamedSignal(id, name, kind, Unit.VOLTS.symbol(), 1, low, high, 0.01, rest);
             case ARRAY_VOLTAGE -> new NamedSignal(id, name, kind, Unit.VOLTS.symbol(), 1, 0, 200, 1, rest);
-            case CHARGE -> new NamedSignal(id, name, kind, Unit.PERCENT.symbol(), 100, 0, 1, 0.01, rest);
-            case HOUR -> new NamedSignal(id, name, kind, Unit.HOURS.symbol(), 1, 0, 23.99, 0.25, rest);
+            case TRUE_CHARGE, CHARGE -> new NamedSignal(id, name, kind, Unit.PERCENT.symbol(), 100, 0, 1, 0.01, rest);
+            case HOUR, DEVICE_HOUR -> new NamedSignal(id, name, kind, Unit.HOURS.symbol(), 1, 0, 23.99, 0.25, rest);
             case TEMPERATURE -> new NamedSignal(id, name, kind, Unit.CELSIUS.symbol(), 1, -30, 60, 1, rest);
             case CURRENT -> new NamedSignal(id, name, kind, Unit.AMPERES.symbol(), 1, -100, 100, 1, rest);
             case LOAD_POWER, POWER -> new NamedSignal(id, name, kind, Unit.WATTS.symbol(), 1, 0, MOST_WATTS, 10, rest);
