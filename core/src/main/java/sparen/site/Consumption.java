@@ -19,7 +19,9 @@ public sealed interface Consumption {
     double meanWatts(double volts, ToDoubleFunction<String> profileWatts);
 
     /** The most power it draws at a voltage (V), start surges left aside (W); the highest of a profile (W) is asked by its id. */
-    double highestWatts(double volts, ToDoubleFunction<String> profileWatts);
+    default double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
+        return meanWatts(volts, profileWatts);
+    }
 
     /** What it draws at a voltage (V) as long as it is fed (W); 0 for what changes by itself. */
     default double steadyWatts(double volts) {
@@ -51,27 +53,19 @@ public sealed interface Consumption {
         return made.steady();
     }
 
-    /** What draws all the time the same, as long as it is fed. */
-    sealed interface Steady extends Consumption {
-        @Override
-        default double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-
-        @Override
-        default double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-    }
-
     /**
      * The same power at any voltage, as behind an electronic supply: the current rises as the voltage sags.
      *
      * @param watts (W), 0 to 100,000
      */
-    record ConstantPower(double watts) implements Steady {
+    record ConstantPower(double watts) implements Consumption {
         public ConstantPower {
             Bounds.within("watts", watts, 0, 100_000);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
         }
 
         @Override
@@ -90,9 +84,14 @@ public sealed interface Consumption {
      *
      * @param amperes (A), 0 to 2000
      */
-    record ConstantCurrent(double amperes) implements Steady {
+    record ConstantCurrent(double amperes) implements Consumption {
         public ConstantCurrent {
             Bounds.within("amperes", amperes, 0, 2000);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
         }
 
         @Override
@@ -116,9 +115,14 @@ public sealed interface Consumption {
      *
      * @param ohms (Ω), 0.001 to 1e6
      */
-    record Resistance(double ohms) implements Steady {
+    record Resistance(double ohms) implements Consumption {
         public Resistance {
             Bounds.within("ohms", ohms, 0.001, 1e6);
+        }
+
+        @Override
+        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+            return steadyWatts(volts);
         }
 
         @Override
@@ -272,11 +276,6 @@ public sealed interface Consumption {
 
         @Override
         public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return profileWatts.applyAsDouble(profile);
-        }
-
-        @Override
-        public double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
             return profileWatts.applyAsDouble(profile);
         }
 

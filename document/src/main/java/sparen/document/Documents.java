@@ -40,22 +40,13 @@ public final class Documents {
         all.put(Rule.class, rules);
         for (Class<?> sealed : List.of(FreeCondition.class, Consumption.class, AcSource.class, Sentence.Part.class)) {
             Map<String, Class<?>> named = new TreeMap<>();
-            gather(sealed, named);
-            all.put(sealed, named);
-        }
-        return all;
-    }
-
-    /** The records of a sealed type, also those behind a sealed type of its own. */
-    private static void gather(Class<?> sealed, Map<String, Class<?>> named) {
-        for (Class<?> kind : sealed.getPermittedSubclasses()) {
-            if (kind.isSealed()) {
-                gather(kind, named);
-            } else {
+            for (Class<?> kind : sealed.getPermittedSubclasses()) {
                 String name = kind.getSimpleName().replace("Chip", "");
                 named.put(Character.toLowerCase(name.charAt(0)) + name.substring(1), kind);
             }
+            all.put(sealed, named);
         }
+        return all;
     }
 
     private static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
