@@ -45,8 +45,7 @@
   }
 
   function error(path: string): string | undefined {
-    const place = plan && placeOf(plan, path);
-    return editor.refused.find((one) => one.pointer === `/${place?.join('/')}`)?.detail;
+    return editor.refused.find((one) => one.pointer === `/${path}`)?.detail;
   }
 
   const cell = (volts: number) => fixed(volts / (gauge?.cellsInSeries ?? 1), 3);

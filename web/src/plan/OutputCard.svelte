@@ -16,7 +16,6 @@
   interface Props {
     editor: PlanEditor;
     output: Output;
-    index: number;
     reading?: OutputReading;
     findings: Finding[];
     workings: Working[];
@@ -28,20 +27,8 @@
     readonly: boolean;
     focus: () => void;
   }
-  let {
-    editor,
-    output,
-    index,
-    reading,
-    findings,
-    workings,
-    ratings,
-    figures,
-    whyNot,
-    end,
-    readonly,
-    focus,
-  }: Props = $props();
+  let { editor, output, reading, findings, workings, ratings, figures, whyNot, end, readonly, focus }: Props =
+    $props();
 
   let panel = $state<'rules' | 'facts' | 'sums'>();
 
@@ -59,7 +46,7 @@
   ] as const;
   const acts = $derived(editor.plan ? actsOn(editor.plan, output.loads) : '');
   const errors = $derived((slot: Slot) => {
-    const start = `/program/outputs/${index}/${slot}/`;
+    const start = `/program/outputs/${output.id}/${slot}/`;
     const mine = editor.refused.filter((one) => one.pointer.startsWith(start));
     return Object.fromEntries(
       mine.map((one) => [one.pointer.slice(start.length).replaceAll('/', '.'), one.detail]),
@@ -74,7 +61,7 @@
     const say = (one: unknown) =>
       unit?.kind === 'number' && typeof one === 'number' ? written(one, unit.unit) : String(one);
     editor.set(
-      ['program', 'outputs', index, slot, ...field.split('.')],
+      ['program', 'outputs', output.id, slot, ...field.split('.')],
       value,
       (before, after) => `${label} of ${output.name} ${say(before)} → ${say(after)}`,
     );
@@ -87,13 +74,13 @@
     if (wish === 'AUTOMATIC' && !output.automatic) {
       const rule: Rule = { kind: 'duskToDawn', sunAltitudeDegrees: -4, delaySeconds: 180 };
       const note = () => `${output.name} gets a rule from dusk to dawn`;
-      editor.set(['program', 'outputs', index, 'automatic'], rule, note);
+      editor.set(['program', 'outputs', output.id, 'automatic'], rule, note);
     }
-    editor.set(['program', 'outputs', index, 'wish'], wish, says('wish'));
+    editor.set(['program', 'outputs', output.id, 'wish'], wish, says('wish'));
   }
 
   function setForce(force: Output['testForce']) {
-    editor.set(['program', 'outputs', index, 'testForce'], force, says('test force'));
+    editor.set(['program', 'outputs', output.id, 'testForce'], force, says('test force'));
   }
 </script>
 
@@ -222,9 +209,9 @@
     {/if}
   </div>
   {#if panel === 'rules'}
-    <RulePicker {editor} {output} {index} close={() => (panel = undefined)} />
+    <RulePicker {editor} {output} close={() => (panel = undefined)} />
   {:else if panel === 'facts'}
-    <OutputFacts {editor} {output} {index} {reading} {errors} change={setField} />
+    <OutputFacts {editor} {output} {reading} {errors} change={setField} />
   {:else if panel === 'sums'}
     <div class="mt-2"><Worked {editor} {workings} {readonly} /></div>
   {/if}

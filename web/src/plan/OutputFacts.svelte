@@ -11,12 +11,11 @@
   interface Props {
     editor: PlanEditor;
     output: Output;
-    index: number;
     reading?: OutputReading;
     errors: (slot: 'contact' | 'clock') => Record<string, string>;
     change: (slot: 'contact' | 'clock', field: string, label: string, value: number | string) => void;
   }
-  let { editor, output, index, reading, errors, change }: Props = $props();
+  let { editor, output, reading, errors, change }: Props = $props();
 
   const volts = $derived(editor.plan?.site.nominalVolts ?? 12);
   const atController = $derived(
@@ -24,12 +23,12 @@
   );
 
   function put(value: Partial<Output>, says: string) {
-    editor.set(['program', 'outputs', index], { ...output, ...value }, () => `${says} of ${output.name}`);
+    editor.set(['program', 'outputs', output.id], { ...output, ...value }, () => `${says} of ${output.name}`);
   }
 
   function without(key: 'contact' | 'clock' | 'supply') {
     const rest = Object.fromEntries(Object.entries(output).filter(([name]) => name !== key));
-    editor.set(['program', 'outputs', index], rest, () => `${key} of ${output.name} is no longer set`);
+    editor.set(['program', 'outputs', output.id], rest, () => `${key} of ${output.name} is no longer set`);
   }
 
   const contact = () =>

@@ -41,11 +41,10 @@
         {/each}
       </div>
     {/if}
-    {#each plan.program.outputs as output, index (output.id)}
+    {#each plan.program.outputs as output (output.id)}
       <OutputCard
         {editor}
         {output}
-        {index}
         reading={editor.reading?.outputs.find((one) => one.output === output.id)}
         findings={open.filter((one) => one.at === output.id)}
         workings={workings.filter((one) => one.path.startsWith(`program/outputs/${output.id}/`))}

@@ -52,9 +52,8 @@
     problem = answer.problem;
     if (!answer.data) return;
     const taken = `profile ${file.name} for ${load.name}`;
-    const index = loads.findIndex((one) => one.id === load.id);
     const consumption = { kind: 'importedProfile', profile: answer.data.id };
-    editor.set(['site', 'loads', index, 'consumption'], consumption, () => taken);
+    editor.set(['site', 'loads', load.id, 'consumption'], consumption, () => taken);
     preview = undefined;
     file = undefined;
   }

@@ -10,10 +10,9 @@
   interface Props {
     editor: PlanEditor;
     output: Output;
-    index: number;
     close: () => void;
   }
-  let { editor, output, index, close }: Props = $props();
+  let { editor, output, close }: Props = $props();
 
   const purposes: [Offer['purpose'], string][] = [
     ['PROTECT_BATTERY', 'Keep the battery from emptying'],
@@ -43,7 +42,7 @@
   void look();
 
   function take(slot: 'automatic' | 'protection', offer: Offer) {
-    const place = ['program', 'outputs', index];
+    const place = ['program', 'outputs', output.id];
     const note = () =>
       slot === 'automatic'
         ? `${output.name} goes by ${offer.title}`
@@ -59,7 +58,7 @@
   function remove(slot: 'automatic' | 'protection') {
     const wish = slot === 'automatic' && output.wish === 'AUTOMATIC' ? 'OFF' : output.wish;
     const without = Object.fromEntries(Object.entries({ ...output, wish }).filter(([key]) => key !== slot));
-    editor.set(['program', 'outputs', index], without, () => `${output.name} loses its ${slot} rule`);
+    editor.set(['program', 'outputs', output.id], without, () => `${output.name} loses its ${slot} rule`);
     close();
   }
 
@@ -75,7 +74,7 @@
     const without: Partial<Output> = { ...output };
     if (output.lockout) delete without.lockout;
     const changed = output.lockout ? without : { ...output, lockout };
-    editor.set(['program', 'outputs', index], changed, () =>
+    editor.set(['program', 'outputs', output.id], changed, () =>
       output.lockout ? `${output.name} loses its lockout` : `${output.name} locks out after 3 trips`,
     );
     close();

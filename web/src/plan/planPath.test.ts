@@ -31,8 +31,8 @@ it('spreads labels so that none overlaps and none leaves the gauge', () => {
 });
 
 it('names the part a pointer ends in', () => {
-  const plan = { site: { loads: [{ name: 'Radio', cable: {} }] }, program: {} };
-  expect(namedAt(plan, '/site/loads/0/cable/oneWayMetres')).toBe('Radio');
+  const plan = { site: { loads: [{ id: 'radio', name: 'Radio', cable: {} }] }, program: {} };
+  expect(namedAt(plan, '/site/loads/radio/cable/oneWayMetres')).toBe('Radio');
   expect(namedAt(plan, '/program/charging')).toBe('the plan');
 });
 
@@ -97,8 +97,8 @@ describe('places by paths with ids', () => {
     },
   };
   it.each([
-    ['program/outputs/b/protection/lvdVolts', ['program', 'outputs', 1, 'protection', 'lvdVolts']],
-    ['program/charging/m/floatVolts', ['program', 'charging', 0, 'floatVolts']],
+    ['program/outputs/b/protection/lvdVolts', ['program', 'outputs', 'b', 'protection', 'lvdVolts']],
+    ['program/charging/m/floatVolts', ['program', 'charging', 'm', 'floatVolts']],
     ['program/outputs/none/x', undefined],
   ])('%s', (path, place) => expect(placeOf(plan, path)).toEqual(place));
 });

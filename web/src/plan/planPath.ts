@@ -1,12 +1,34 @@
-/** Reading and writing inside a plan by path, and telling two plans apart. */
+/**
+ * Places in a plan. A place is written as the server writes it, the names on the way joined by slashes with ids for entries of lists,
+ * `program/outputs/radio/protection/lvdVolts`; here also as its steps. An entry without an id goes by its number.
+ */
 export type Path = (string | number)[];
+
+function idOf(entry: unknown): string | undefined {
+  const known = entry as { id?: string; controller?: string } | null | undefined;
+  return typeof entry === 'object' ? (known?.id ?? known?.controller) : undefined;
+}
+
+/** Which entry of a list a step names; −1 for none. */
+function indexIn(list: unknown[], step: string | number): number {
+  const byId = list.findIndex((entry) => idOf(entry) === step);
+  if (byId >= 0) return byId;
+  const number = Number(step);
+  return Number.isInteger(number) && number >= 0 && number < list.length ? number : -1;
+}
+
+function inside(tree: unknown, step: string | number): unknown {
+  if (Array.isArray(tree)) return (tree as unknown[])[indexIn(tree, step)];
+  return (tree as Record<string | number, unknown> | undefined)?.[step];
+}
 
 /** A copy of a value with one place changed; the original stays as it is. */
 export function withPlace<T>(value: T, path: Path, replacement: unknown): T {
   const [first, ...rest] = path;
   if (first === undefined) return replacement as T;
   if (Array.isArray(value)) {
-    return value.map((entry, i) => (i === Number(first) ? withPlace(entry, rest, replacement) : entry)) as T;
+    const meant = indexIn(value, first);
+    return value.map((entry, i) => (i === meant ? withPlace(entry, rest, replacement) : entry)) as T;
   }
   const object = value as Record<string, unknown>;
   return { ...object, [first]: withPlace(object[String(first)], rest, replacement) } as T;
@@ -14,19 +36,17 @@ export function withPlace<T>(value: T, path: Path, replacement: unknown): T {
 
 /** What stands at a place; undefined where there is no such place. */
 export function atPlace(value: unknown, path: Path): unknown {
-  return path.reduce<unknown>(
-    (tree, key) => (tree as Record<string | number, unknown> | undefined)?.[key],
-    value,
-  );
+  return path.reduce<unknown>(inside, value);
 }
 
 /** What the crew calls the part in which a JSON Pointer ends; the plan where it is in none. */
 export function namedAt(plan: unknown, pointer: string): string {
   let named = 'the plan';
-  let tree = plan as Record<string, unknown> | undefined;
+  let tree = plan;
   for (const step of pointer.split('/').slice(1)) {
-    tree = tree?.[step] as Record<string, unknown> | undefined;
-    if (typeof tree?.name === 'string') named = tree.name;
+    tree = inside(tree, step);
+    const name = (tree as { name?: unknown } | undefined)?.name;
+    if (typeof name === 'string') named = name;
   }
   return named;
 }
@@ -61,22 +81,12 @@ export function differences(mine: unknown, theirs: unknown, place: string[] = []
   });
 }
 
-function idOf(entry: unknown): string | undefined {
-  const known = entry as { id?: string; controller?: string } | null | undefined;
-  return typeof entry === 'object' ? (known?.id ?? known?.controller) : undefined;
-}
-
-/** The place a path with ids names, as of `program/outputs/radio/protection/lvdVolts`; undefined where a part is not there. */
+/** The steps of a place; undefined where a part on the way is not there. */
 export function placeOf(plan: unknown, path: string): Path | undefined {
-  let found = plan;
-  const place: Path = [];
-  for (const step of path.split('/').filter((one) => one !== '')) {
-    const key = Array.isArray(found) ? found.findIndex((entry) => idOf(entry) === step) : step;
-    if (key === -1) return undefined;
-    place.push(key);
-    found = atPlace(found, [key]);
-  }
-  return place;
+  const steps = path.split('/').filter((one) => one !== '');
+  const owner = atPlace(plan, steps.slice(0, -1));
+  const isThere = Array.isArray(owner) ? indexIn(owner, steps.at(-1) ?? '') >= 0 : owner !== undefined;
+  return isThere ? steps : undefined;
 }
 
 /** What two people changed in different ways at one place. */

@@ -5,7 +5,7 @@
   import { FIELD } from '../../lib/shell/fieldLook';
   import { wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { withPlace, type Path } from '../planPath';
+  import { withPlace } from '../planPath';
   import OriginOf from './OriginOf.svelte';
   import { beginning, chosen, followed, kindOf, numbersIn, references, usualAt, type Schema } from './schema';
   import Self from './SchemaField.svelte';
@@ -17,15 +17,15 @@
     schema: Schema;
     field: string;
     value: unknown;
-    /** Where it stands in the plan, by index and by id. */
-    place: Path;
+    /** Where it stands in the plan. */
     path: string;
     required: boolean;
     of: string;
     readonly: boolean;
   }
-  let { editor, plan, schema: raw, field, value, place, path, required, of, readonly }: Props = $props();
+  let { editor, plan, schema: raw, field, value, path, required, of, readonly }: Props = $props();
 
+  const place = $derived(path.split('/'));
   const outer = $derived(followed(raw));
   const schema = $derived(outer.oneOf ? chosen(outer, value) : outer);
   const label = $derived(raw.title ?? wordsOf(field));
@@ -33,7 +33,7 @@
   const named = $derived(references(raw, plan));
   const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
-  const error = $derived(editor.refused.find((one) => one.pointer === `/${place.join('/')}`)?.detail);
+  const error = $derived(editor.refused.find((one) => one.pointer === `/${path}`)?.detail);
   const least = $derived(schema.minimum ?? schema.exclusiveMinimum ?? -1e9);
   const most = $derived(schema.maximum ?? 1e9);
   const step = $derived(
@@ -117,7 +117,6 @@
               schema={part}
               field={key}
               value={(value as Record<string, unknown>)[key]}
-              place={[...place, key]}
               path="{path}/{key}"
               required={schema.required?.includes(key) ?? false}
               {of}
@@ -140,7 +139,6 @@
             schema={schema.items ?? {}}
             field={(entry as { name?: string }).name ?? `${label} ${i + 1}`}
             value={entry}
-            place={[...place, i]}
             path="{path}/{(entry as { id?: string }).id ?? i}"
             required
             {of}

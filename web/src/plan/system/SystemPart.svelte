@@ -186,7 +186,6 @@
                 schema={field}
                 field={key}
                 value={part[key]}
-                place={[...place, key]}
                 path="{chosen.path}/{key}"
                 required={schema.required?.includes(key) ?? false}
                 of={name}
@@ -206,7 +205,6 @@
                   schema={field}
                   field={key}
                   value={(plan.program.charging[charging] as unknown as Record<string, unknown>)[key]}
-                  place={['program', 'charging', charging, key]}
                   path="program/charging/{id}/{key}"
                   required={key !== 'details'}
                   of={name}

@@ -97,7 +97,10 @@ public class ApiTest extends OverHttp {
         int number = loaded.at("/revision/number").asInt() + 1;
         assertEquals(json(second).at("/latest/number").asInt(), number);
         assertEquals(
-                latest(liv).at("/plan/program/outputs/0/protection/lvdVolts").asDouble(), 11.61);
+                latest(liv)
+                        .at("/plan/program/outputs/transmitter-disconnect/protection/lvdVolts")
+                        .asDouble(),
+                11.61);
         JsonNode before =
                 json(liv.get("/api/sites/hallgrund/revisions/" + (number - 1))).get("plan");
         assertTrue(before.equals(loaded.get("plan")), "the one before stays as it was");
@@ -175,7 +178,8 @@ public class ApiTest extends OverHttp {
                 liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, -4)));
         assertEquals(refused.statusCode(), 422);
         JsonNode error = json(refused).at("/errors/0");
-        assertEquals(error.get("pointer").asString(), "/plan/program/outputs/0/protection/lvdVolts");
+        assertEquals(
+                error.get("pointer").asString(), "/plan/program/outputs/transmitter-disconnect/protection/lvdVolts");
         assertEquals(error.get("detail").asString(), "lvdVolts: -4 V is outside 0 to 1000 V");
         assertTrue(latest(liv).equals(loaded), "nothing was saved");
     }
@@ -274,7 +278,9 @@ public class ApiTest extends OverHttp {
                 "/api/sites/documents",
                 "application/json",
                 document.replaceFirst("\"lvdVolts\": [0-9.]+", "\"lvdVolts\": -1"));
-        assertEquals(json(broken).at("/errors/0/pointer").asString(), "/plan/program/outputs/0/protection/lvdVolts");
+        assertEquals(
+                json(broken).at("/errors/0/pointer").asString(),
+                "/plan/program/outputs/transmitter-disconnect/protection/lvdVolts");
         assertEquals(json(liv.get("/api/sites")).size(), before);
         JsonNode taken = json(liv.send("POST", "/api/sites/documents", "application/json", document));
         assertTrue(taken.get("id").asString().startsWith("hallgrund-fog-signal-relay"), taken.toString());

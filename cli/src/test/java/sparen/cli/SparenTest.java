@@ -108,7 +108,7 @@ public class SparenTest {
         Outcome broken = call("check", bad.toString());
         assertEquals(broken.code(), 1);
         assertTrue(
-                broken.err().contains("/plan/program/outputs/0/protection/lvdVolts")
+                broken.err().contains("/plan/program/outputs/transmitter-disconnect/protection/lvdVolts")
                         && broken.err().contains("5000 V is outside 0 to 1000 V"),
                 broken.err());
         assertEquals(call("simulate", DEMO, "--days", "0").code(), 1);

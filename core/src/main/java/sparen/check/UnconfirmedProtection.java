@@ -4,6 +4,7 @@ import java.util.Map;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.Origin;
+import sparen.quantity.Place;
 
 /** A guess in a number that protects. */
 final class UnconfirmedProtection implements Check {
@@ -20,7 +21,7 @@ final class UnconfirmedProtection implements Check {
                 .map(path -> finding(
                                 Hazard.LOSS_OF_CONTROL,
                                 Severity.CAUTION,
-                                path.startsWith("program/outputs/") ? path.split("/")[2] : "",
+                                Place.outputOf(path),
                                 "A number that protects is a guess: confirm it before relying on it.")
                         .about(path));
     }

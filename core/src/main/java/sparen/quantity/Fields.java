@@ -51,19 +51,19 @@ public final class Fields {
     }
 
     /**
-     * What stands at a path of component names, with ids for list entries, such as {@code program/outputs/radio/protection}; an
+     * What stands at a {@link Place}, such as {@code program/outputs/radio/protection}; an
      * optional is looked into.
      *
      * @return null where there is nothing
      */
     public static Object at(Object root, String path) {
         Object found = root;
-        for (String step : path.split("/")) {
+        for (String step : Place.steps(path)) {
             if (found instanceof Record record) {
                 found = has(record, step) ? plain(get(record, step)) : null;
             } else if (found instanceof List<?> list) {
                 found = list.stream()
-                        .filter(entry -> step.equals(idOf(entry)))
+                        .filter(entry -> step.equals(Place.idOf(entry)))
                         .findFirst()
                         .orElse(null);
             } else {
@@ -91,7 +91,7 @@ public final class Fields {
             List<Object> copy = new ArrayList<>(list);
             boolean found = false;
             for (int i = 0; i < copy.size(); i++) {
-                if (step.equals(idOf(copy.get(i)))) {
+                if (step.equals(Place.idOf(copy.get(i)))) {
                     copy.set(i, rest.isEmpty() ? value : withAt(copy.get(i), rest, value));
                     found = true;
                 }
@@ -113,15 +113,5 @@ public final class Fields {
 
     private static Object plain(Object value) {
         return value instanceof Optional<?> optional ? optional.orElse(null) : value;
-    }
-
-    /** The id of a list's entry: its component id, or the controller that setpoints belong to; null for none. */
-    public static String idOf(Object entry) {
-        for (String component : List.of("id", "controller")) {
-            if (entry instanceof Record record && has(record, component)) {
-                return (String) get(record, component);
-            }
-        }
-        return null;
     }
 }

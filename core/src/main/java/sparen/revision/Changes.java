@@ -18,6 +18,7 @@ import sparen.program.Surroundings;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 import sparen.quantity.Fields;
+import sparen.quantity.Place;
 import sparen.quantity.Unit;
 
 /** What differs between two plans, in sentences a technician would write: "LVD of Transmitter 11.3 V → 11.6 V". */
@@ -111,7 +112,7 @@ public final class Changes {
     private static Map<String, Object> byId(Collection<?> entries) {
         Map<String, Object> byId = new LinkedHashMap<>();
         for (Object entry : entries) {
-            Optional<String> id = Optional.ofNullable(Fields.idOf(entry));
+            Optional<String> id = Optional.ofNullable(Place.idOf(entry));
             if (id.isEmpty() || byId.put(id.get(), entry) != null) {
                 return null;
             }
@@ -166,7 +167,7 @@ public final class Changes {
     }
 
     private static Map<String, Sentence.Part> chips(String path, Plan plan, Rule rule) {
-        String id = path.split("/")[2];
+        String id = Place.outputOf(path);
         Surroundings around = plan.program().outputs().stream()
                 .filter(output -> output.id().equals(id))
                 .findFirst()

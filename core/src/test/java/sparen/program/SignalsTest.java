@@ -72,7 +72,7 @@ public class SignalsTest {
                 all.stream().map(NamedSignal::id).collect(Collectors.toSet()).size(), all.size());
         for (Output output : FullSite.PLAN.program().outputs()) {
             assertEquals(all.get(around.contact(output.id())).kind(), Kind.CONTACT);
-            assertEquals(all.get(around.ownHour(output.id())).kind(), Kind.HOUR);
+            assertEquals(all.get(around.ownHour(output.id())).kind(), Kind.DEVICE_HOUR);
         }
         for (NamedSignal one : all) {
             assertTrue(one.rest() >= one.least() && one.rest() <= one.most(), one.toString());

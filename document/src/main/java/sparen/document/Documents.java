@@ -14,6 +14,7 @@ import sparen.program.Sentence;
 import sparen.program.rule.FreeCondition;
 import sparen.program.rule.Rules;
 import sparen.quantity.InvalidQuantity;
+import sparen.quantity.Place;
 import sparen.site.AcSource;
 import sparen.site.Consumption;
 import tools.jackson.core.JacksonException;
@@ -89,7 +90,7 @@ public final class Documents {
         try {
             return MAPPER.readValue(json, type);
         } catch (JacksonException broken) {
-            throw problem(broken);
+            throw problem(broken, json);
         }
     }
 
@@ -103,8 +104,20 @@ public final class Documents {
         return MAPPER.writerWithDefaultPrettyPrinter().writeValueAsString(value);
     }
 
-    /** What went wrong while reading, with the field it went wrong at. */
-    public static DocumentProblem problem(JacksonException broken) {
+    /** What went wrong while reading a text, with the place it went wrong at: list entries by their ids. */
+    public static DocumentProblem problem(JacksonException broken, String json) {
+        Object document;
+        try {
+            document = MAPPER.readValue(json, Object.class);
+        } catch (JacksonException noJson) {
+            // Where it is no JSON at all there is nothing to look ids up in.
+            document = Map.of();
+        }
+        DocumentProblem problem = problem(broken);
+        return new DocumentProblem(Place.withIds(document, problem.pointer()), problem.getMessage(), broken);
+    }
+
+    private static DocumentProblem problem(JacksonException broken) {
         StringBuilder pointer = new StringBuilder();
         for (JacksonException.Reference step : broken.getPath()) {
             pointer.append('/')

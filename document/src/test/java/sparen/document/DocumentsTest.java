@@ -76,25 +76,25 @@ public class DocumentsTest {
             {
                 "\"lvdVolts\": 11.7",
                 "\"lvdVolts\": -1",
-                "/plan/program/outputs/0/protection/lvdVolts",
+                "/plan/program/outputs/transmitter-disconnect/protection/lvdVolts",
                 "-1 V is outside 0 to 1000 V"
             },
             {
                 "\"lvdVolts\": 11.7",
                 "\"lvdVolts\": \"low\"",
-                "/plan/program/outputs/0/protection/lvdVolts",
+                "/plan/program/outputs/transmitter-disconnect/protection/lvdVolts",
                 "a number is expected here"
             },
             {
                 "\"lvdVolts\": 11.7",
                 "\"lvdVolts\": 11.7, \"lvdVolt\": 3",
-                "/plan/program/outputs/0/protection/lvdVolt",
+                "/plan/program/outputs/transmitter-disconnect/protection/lvdVolt",
                 "no field \"lvdVolt\""
             },
             {
                 "\"watts\": 13.5",
                 "\"watts\": 1e9",
-                "/plan/site/loads/0/consumption/watts",
+                "/plan/site/loads/transmitter/consumption/watts",
                 "1000000000 W is outside 0 to 100000 W"
             },
             {"[\"transmitter\"]", "[\"beacon\"]", "/plan/program/outputs/loads", "\"beacon\" is not one of"},
@@ -102,7 +102,7 @@ public class DocumentsTest {
             {
                 "\"kind\": \"resistance\"",
                 "\"kind\": \"magnet\"",
-                "/plan/site/loads/1/consumption",
+                "/plan/site/loads/marker-light/consumption",
                 "an object with \"kind\" one of [constantCurrent, constantPower, cycling, importedProfile, occupancy, resistance, scheduled]"
             },
             {"\"highestVolts\": 14.4", "\"highestVolts\": 10", "/plan/site/battery/highestVolts", "must be above 10.9"},

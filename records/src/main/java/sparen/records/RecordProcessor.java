@@ -156,6 +156,14 @@ public final class RecordProcessor extends AbstractProcessor {
                 .collect(Collectors.joining(", "));
     }
 
+    private String packageOf(TypeElement record) {
+        return processingEnv
+                .getElementUtils()
+                .getPackageOf(record)
+                .getQualifiedName()
+                .toString();
+    }
+
     private static String capital(String name) {
         return Character.toUpperCase(name.charAt(0)) + name.substring(1);
     }

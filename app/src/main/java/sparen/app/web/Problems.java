@@ -16,8 +16,10 @@ import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.ServletWebRequest;
 import org.springframework.web.context.request.WebRequest;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import org.springframework.web.util.ContentCachingRequestWrapper;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.quantity.InvalidQuantity;
@@ -76,7 +78,9 @@ class Problems extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException broken, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         if (broken.getCause() instanceof JacksonException json) {
-            DocumentProblem problem = Documents.problem(json);
+            ContentCachingRequestWrapper body =
+                    ((ServletWebRequest) request).getNativeRequest(ContentCachingRequestWrapper.class);
+            DocumentProblem problem = Documents.problem(json, body == null ? "" : body.getContentAsString());
             return ResponseEntity.unprocessableContent().body(field(problem.pointer(), problem.getMessage()));
         }
         return ResponseEntity.badRequest()
@@ -95,6 +99,6 @@ class Problems extends ResponseEntityExceptionHandler {
         return problem;
     }
 
-    /** A field that cannot be taken, by RFC 6901 pointer into the request's body. */
+    /** A field that cannot be taken, by JSON Pointer (RFC 6901) into the request's body, with ids for entries of lists. */
     record FieldError(String pointer, String detail) {}
 }
