@@ -14,6 +14,9 @@ export interface Schema {
   /** What a form calls the field, and its unit. */
   title?: string;
   unit?: string;
+  /** What the number usually is, common practice, no source; or what it is of a bank of 12 V. */
+  usual?: number;
+  usualOf12Volts?: number;
   /** The lists in which the part can stand whose id the field is, of the site or the program. */
   refersTo?: string[];
   description?: string;
@@ -53,7 +56,10 @@ export function chosen(schema: Schema, value: unknown): Schema {
   return followed(all.find((one) => kindOf(one) === kind) ?? all[0] ?? schema);
 }
 
-/** The smallest value that the schema allows, to begin with; numbers that must be set are set to look unfinished, not plausible. */
+/**
+ * What to begin with: the usual number where there is one, else the smallest that the schema allows, so that it looks unfinished and not
+ * plausible.
+ */
 export function beginning(raw: Schema, plan: Plan, whole = raw): unknown {
   const schema = followed(raw);
   if (schema.oneOf) return beginning(schema.oneOf[0] ?? {}, plan);
@@ -72,8 +78,13 @@ export function beginning(raw: Schema, plan: Plan, whole = raw): unknown {
   }
   if (schema.type === 'boolean') return false;
   if (schema.type === 'number' || schema.type === 'integer')
-    return schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
+    return usualNumber(schema, plan) ?? schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
   return references(whole, plan)?.[0]?.id ?? 'new';
+}
+
+function usualNumber(schema: Schema, plan: Plan): number | undefined {
+  if (schema.usualOf12Volts === undefined) return schema.usual;
+  return Math.round((schema.usualOf12Volts * plan.site.nominalVolts * 10) / 12) / 10;
 }
 
 /** What a charger's further setting usually begins with, by its path: program/charging/ID/details/…; undefined for all else. */

@@ -122,6 +122,12 @@ describe('fields by the schema', () => {
     expect(numbersIn(found, 'p')).toEqual(['p/stopVolts', 'p/releaseVolts']);
   });
 
+  it('begin with what is usual elsewhere, a bank’s voltages by its own', () => {
+    const of = (volts: number) => ({ ...small, site: { ...small.site, nominalVolts: volts } });
+    expect(beginning(schemaOf('Bms'), of(12))).toMatchObject({ highVolts: 14.6, chargeHotCelsius: 50 });
+    expect(beginning(schemaOf('Bms'), of(48))).toMatchObject({ highVolts: 58.4, chargeHotCelsius: 50 });
+  });
+
   it('finds the kind of what may be of several', () => {
     const consumption = schemaOf('Consumption');
     expect(kindOf(chosen(consumption, { kind: 'cycling' }))).toBe('cycling');

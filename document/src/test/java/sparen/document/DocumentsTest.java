@@ -169,6 +169,7 @@ public class DocumentsTest {
                 assertConstants(component, property);
                 assertUnit(type, component, property);
                 assertReference(type, component, property);
+                assertUsual(type, component, property);
             }
         }
         assertEquals(definitions.size(), records.size() + WITH_KINDS.size(), "the types with kinds besides");
@@ -219,6 +220,24 @@ public class DocumentsTest {
                 named.map(Reference::lists).orElse(List.of()),
                 "refersTo in docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/"
                         + component.getName() + " is what site/Reference says");
+    }
+
+    /** What a form begins an optional number with is no bound, but what it usually is, within the bounds. */
+    private static void assertUsual(Class<?> type, RecordComponent component, JsonNode property) {
+        boolean optional = component.getGenericType().getTypeName().matches(".*Optional<java.lang.(Double|Integer)>");
+        // A charger's come from UsualCharging, for the battery they are for; a device's own from its maker.
+        boolean elsewhere = List.of("ChargeDetails", "AbsorptionEnd", "Knob").contains(type.getSimpleName());
+        JsonNode usual = property.has("usual") ? property.get("usual") : property.path("usualOf12Volts");
+        String where = "usual in docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/"
+                + component.getName();
+        assertTrue(!optional || elsewhere || property.has("enum") || usual.isNumber(), where + " is missing");
+        if (usual.isNumber()) {
+            double least = property.path("minimum").asDouble(Double.NEGATIVE_INFINITY);
+            double above = property.path("exclusiveMinimum").asDouble(Double.NEGATIVE_INFINITY);
+            double most = property.path("maximum").asDouble(Double.POSITIVE_INFINITY);
+            double number = usual.asDouble();
+            assertTrue(number >= least && number > above && number <= most, where + " is within its bounds");
+        }
     }
 
     /** All records that a plan is made of, found by their components. */

@@ -87,11 +87,7 @@ public final class RecordProcessor extends AbstractProcessor {
 
     private void withers(TypeElement record) throws IOException {
         String type = record.getQualifiedName().toString();
-        String target = processingEnv
-                .getElementUtils()
-                .getPackageOf(record)
-                .getQualifiedName()
-                .toString();
+        String target = packageOf(record);
         List<? extends RecordComponentElement> components = record.getRecordComponents();
         String whole = components.stream()
                 .map(one -> "    " + one.asType() + " " + one.getSimpleName() + "();\n\n")
@@ -112,11 +108,7 @@ public final class RecordProcessor extends AbstractProcessor {
     /** What is not given is an empty optional, list or map; a number that is not given is none, which the record refuses. */
     private void builder(TypeElement record) throws IOException {
         String type = record.getQualifiedName().toString();
-        String target = processingEnv
-                .getElementUtils()
-                .getPackageOf(record)
-                .getQualifiedName()
-                .toString();
+        String target = packageOf(record);
         String builder = record.getSimpleName() + "Builder";
         List<? extends RecordComponentElement> components = record.getRecordComponents();
         String fields = components.stream()
