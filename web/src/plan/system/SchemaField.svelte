@@ -5,7 +5,7 @@
   import { FIELD } from '../../lib/shell/fieldLook';
   import { wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { withPlace } from '../planPath';
+  import { atPlace, withPlace } from '../planPath';
   import OriginOf from './OriginOf.svelte';
   import { beginning, chosen, followed, kindOf, numbersIn, references, usualAt, type Schema } from './schema';
   import Self from './SchemaField.svelte';
@@ -63,8 +63,8 @@
     const say = (before: unknown, after: unknown) => `${label} of ${of} ${told(before)} → ${told(after)}`;
     if (next === undefined) {
       const parent = place.slice(0, -1);
-      const owner = parent.reduce<unknown>((tree, key) => (tree as Record<string, unknown>)[key], plan);
-      const without = Object.fromEntries(Object.entries(owner as object).filter(([key]) => key !== field));
+      const owner = atPlace(plan, parent) as object;
+      const without = Object.fromEntries(Object.entries(owner).filter(([key]) => key !== field));
       editor.set(parent, without, () => `${label} of ${of} is no longer set`);
     } else {
       editor.set(place, next, say);
@@ -77,15 +77,19 @@
     <legend class="float-left flex w-full items-center justify-between font-bold first-letter:uppercase"
       ><span>{label}</span>
       {#if !readonly && !required && value !== undefined}
-        <button class="min-h-11 text-sm font-normal underline" onclick={() => set(undefined)}
-          >take away</button
+        <button
+          class="min-h-11 text-sm font-normal underline"
+          aria-label="Take away {label} of {of}"
+          onclick={() => set(undefined)}>take away</button
         >
       {/if}
     </legend>
     {#if value === undefined}
       <p class="clear-both text-soft">
         not set{#if !readonly}
-          <button class="ml-2 min-h-11 underline" onclick={() => begin(raw)}>set it…</button>
+          <button class="ml-2 min-h-11 underline" aria-label="Set {label} of {of}" onclick={() => begin(raw)}
+            >set it…</button
+          >
         {/if}
       </p>
     {:else}
@@ -169,7 +173,10 @@
     {#if isNumber && schema.enum === undefined}
       {#if value === undefined}
         <span class="text-soft">not set</span>
-        {#if !readonly}<button class="ml-2 min-h-9 underline" onclick={() => begin(schema)}>set it…</button
+        {#if !readonly}<button
+            class="ml-2 min-h-9 underline"
+            aria-label="Set {label} of {of}"
+            onclick={() => begin(schema)}>set it…</button
           >{/if}
       {:else}
         <span class="flex flex-wrap items-center gap-x-2">
@@ -191,8 +198,10 @@
             change={set}
           />
           <OriginOf {editor} {path} label="{label} of {of}" {readonly} />
-          {#if !readonly && !required}<button class="min-h-9 text-sm underline" onclick={() => set(undefined)}
-              >unset</button
+          {#if !readonly && !required}<button
+              class="min-h-9 text-sm underline"
+              aria-label="Unset {label} of {of}"
+              onclick={() => set(undefined)}>unset</button
             >{/if}
         </span>
       {/if}

@@ -1,6 +1,6 @@
 import type { Plan } from '../../lib/api/api';
 import { wordsOf } from '../../lib/words';
-import { withPlace, type Path } from '../planPath';
+import { atPlace, withPlace, type Path } from '../planPath';
 import { chosen, followed, schemaOf, type Schema } from './schema';
 
 /** A place of a plan that names a part. */
@@ -58,7 +58,7 @@ function look(
 export function withOther(plan: Plan, use: Use, id: string, other?: string): Plan {
   const parent = use.place.slice(0, -1);
   const field = String(use.place.at(-1));
-  const owner = parent.reduce<unknown>((tree, key) => (tree as Record<string, unknown>)[key], plan);
+  const owner = atPlace(plan, parent);
   const { [field]: named, ...rest } = owner as Record<string, unknown>;
   if (Array.isArray(named)) {
     const others = named.filter((one) => one !== id && one !== other);

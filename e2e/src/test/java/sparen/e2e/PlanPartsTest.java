@@ -144,6 +144,12 @@ public class PlanPartsTest extends BrowserTest {
         page.keyboard().press("Enter");
         assertThat(metres).hasText("7.5 m");
         sheet.getByLabel("Origin of one way of Marker light").selectOption("MEASURED");
+        sheet.getByLabel("Set ampacity of Marker light").click();
+        Locator ampacity = sheet.getByLabel("ampacity of Marker light", new Locator.GetByLabelOptions().setExact(true));
+        assertThat(ampacity).hasText("30 A");
+        assertThat(sheet.getByLabel("Origin of ampacity of Marker light")).hasValue("GUESS");
+        sheet.getByLabel("Unset ampacity of Marker light").click();
+        assertThat(sheet.getByLabel("Set ampacity of Marker light")).isVisible();
         button(page, "Add a part").click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
                 .getByText("Load", new Locator.GetByTextOptions().setExact(true))
