@@ -98,7 +98,7 @@ public class ApiTest extends OverHttp {
         assertEquals(json(second).at("/latest/number").asInt(), number);
         assertEquals(
                 latest(liv)
-                        .at("/plan/program/outputs/transmitter-disconnect/protection/lvdVolts")
+                        .at("/plan/program/outputs/0/protection/lvdVolts")
                         .asDouble(),
                 11.61);
         JsonNode before =
