@@ -350,7 +350,7 @@ public class PlanPartsTest extends BrowserTest {
         page.locator("input[type=file]").setInputFiles(broken);
         Locator alert = page.getByRole(AriaRole.ALERT);
         assertThat(alert).containsText("lvdVolts: -4 V is outside 0 to 1000 V");
-        assertThat(alert).containsText("program/outputs/0/protection/lvdVolts");
+        assertThat(alert).containsText("program/outputs/transmitter-disconnect/protection/lvdVolts");
         Files.writeString(broken, good.substring(0, 400));
         page.locator("input[type=file]").setInputFiles(broken);
         assertThat(alert).not().containsText("lvdVolts");
