@@ -97,10 +97,7 @@ public class ApiTest extends OverHttp {
         int number = loaded.at("/revision/number").asInt() + 1;
         assertEquals(json(second).at("/latest/number").asInt(), number);
         assertEquals(
-                latest(liv)
-                        .at("/plan/program/outputs/0/protection/lvdVolts")
-                        .asDouble(),
-                11.61);
+                latest(liv).at("/plan/program/outputs/0/protection/lvdVolts").asDouble(), 11.61);
         JsonNode before =
                 json(liv.get("/api/sites/hallgrund/revisions/" + (number - 1))).get("plan");
         assertTrue(before.equals(loaded.get("plan")), "the one before stays as it was");
