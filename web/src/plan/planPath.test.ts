@@ -94,11 +94,14 @@ describe('places by paths with ids', () => {
     program: {
       outputs: [{ id: 'a' }, { id: 'b', protection: { lvdVolts: 11 } }],
       charging: [{ controller: 'm' }],
+      spans: [{ fromHour: 1 }, { fromHour: 2 }],
     },
   };
   it.each([
     ['program/outputs/b/protection/lvdVolts', ['program', 'outputs', 'b', 'protection', 'lvdVolts']],
     ['program/charging/m/floatVolts', ['program', 'charging', 'm', 'floatVolts']],
     ['program/outputs/none/x', undefined],
+    ['program/outputs/1/protection', undefined],
+    ['program/spans/1/fromHour', ['program', 'spans', '1', 'fromHour']],
   ])('%s', (path, place) => expect(placeOf(plan, path)).toEqual(place));
 });

@@ -9,12 +9,14 @@ function idOf(entry: unknown): string | undefined {
   return typeof entry === 'object' ? (known?.id ?? known?.controller) : undefined;
 }
 
-/** Which entry of a list a step names; −1 for none. */
+/** Which entry of a list a step names, by id, or by number where the entry has none; −1 for none. */
 function indexIn(list: unknown[], step: string | number): number {
+  if (typeof step === 'number') return step < list.length ? step : -1;
   const byId = list.findIndex((entry) => idOf(entry) === step);
   if (byId >= 0) return byId;
-  const number = Number(step);
-  return Number.isInteger(number) && number >= 0 && number < list.length ? number : -1;
+  return /^\d+$/.test(step) && Number(step) < list.length && idOf(list[Number(step)]) === undefined
+    ? Number(step)
+    : -1;
 }
 
 function inside(tree: unknown, step: string | number): unknown {

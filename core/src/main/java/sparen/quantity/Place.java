@@ -37,6 +37,11 @@ public final class Place {
         return null;
     }
 
+    /** A name as a step of a JSON Pointer writes it (RFC 6901, section 3): keys of origins, and ids that are refused, may have slashes. */
+    public static String escaped(String name) {
+        return name.replace("~", "~0").replace("/", "~1");
+    }
+
     /**
      * A JSON Pointer with indices as one with ids: the one conversion there is.
      *
@@ -54,7 +59,7 @@ public final class Place {
             } else if (at instanceof List<?> list && step.matches("\\d{1,9}") && Integer.parseInt(step) < list.size()) {
                 next = list.get(Integer.parseInt(step));
                 String id = idOf(next);
-                said = id == null ? step : id;
+                said = id == null ? step : escaped(id);
             }
             named.append('/').append(said);
             at = next;

@@ -108,6 +108,7 @@ public enum Change {
 
     // Outputs; the detail is the rule's own words.
     BY_RULE("{detail}"),
+    BY_READING("{detail}; it reads {read}"),
     /** After a trip: it waits, the detail says how long. */
     WAITS("waits {detail} before it closes again"),
     WAIT_OVER("its wait after a trip is over"),

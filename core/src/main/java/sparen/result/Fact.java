@@ -66,16 +66,17 @@ public record Fact(Change change, List<Quantity> numbers, String detail) {
             one.limit().ifPresent(limit -> numbers.add(new Quantity("limit", limit, unit, one.decimals())));
             numbers.add(new Quantity("read", one.read(signals), unit, one.decimals()));
         });
-        return new Fact(Change.BY_RULE, numbers, reading.isEmpty() ? because : because + "; it reads {read}");
+        return new Fact(reading.isEmpty() ? Change.BY_RULE : Change.BY_READING, numbers, because);
     }
 
     /** It in words. */
     public String words() {
-        String said = change.words().replace("{detail}", detail);
+        String said = change.words();
         for (Quantity number : numbers) {
             said = said.replace("{" + number.name() + "}", number.words());
         }
-        return said;
+        // Last, for what people call things may have braces of its own.
+        return said.replace("{detail}", detail);
     }
 
     /** Facts in words: what became of the subject, then why. */

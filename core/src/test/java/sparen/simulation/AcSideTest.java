@@ -14,6 +14,7 @@ import sparen.program.ChargeProgram;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
@@ -248,8 +249,10 @@ public class AcSideTest {
         house.startCharge = 0.4;
         RunResult result = house.run(6 * HOUR);
         List<Event> events = House.of(result, Event.Kind.AC);
-        assertTrue(
-                events.get(0).reason().contains("loads to AC: battery at or below 50.5 V for 60 s"), events.toString());
+        Fact toAc = events.get(0).facts().get(0);
+        assertEquals(toAc.change(), Change.TO_AC);
+        assertEquals(
+                toAc.numbers().stream().map(Fact.Quantity::value).toList(), List.of(50.5, 60.0), "its level and delay");
         assertTrue(events.stream().anyMatch(e -> e.has(Change.TO_BATTERY)), events.toString());
         assertEquals(result.ledger().unservedJoules().get("house"), 0.0);
     }

@@ -109,7 +109,8 @@ public class BatteriesTest {
         house.pulses("heater", null, 0, 0, 700, 6000);
         RunResult result = house.run(HOUR);
         List<Event> paths = House.of(result, Kind.PATH);
-        assertTrue(paths.get(0).reason().startsWith("each of 2 batteries, charge path opened: "), paths.toString());
+        assertTrue(paths.get(0).has(Change.CHARGE_PATH_OPENED), paths.toString());
+        assertTrue(!paths.get(0).has(Change.DISCHARGE_PATH_OPENED), paths.toString());
         assertTrue(paths.get(1).has(Change.BATTERY_HIGH_OVER), paths.toString());
         assertEquals(result.ledger().unservedJoules().get("heater"), 0.0, "it gives all the while");
         Event hazard = House.of(result, Kind.HAZARD).get(0);

@@ -123,7 +123,7 @@ public final class Documents {
             pointer.append('/')
                     .append(
                             step.getPropertyName() != null
-                                    ? escaped(step.getPropertyName())
+                                    ? Place.escaped(step.getPropertyName())
                                     : String.valueOf(step.getIndex()));
         }
         Throwable cause = broken.getCause();
@@ -134,11 +134,6 @@ public final class Documents {
             return new DocumentProblem(pointer + "/" + invalid.field().replace('.', '/'), invalid.getMessage(), broken);
         }
         return new DocumentProblem(pointer.toString(), plain(broken), broken);
-    }
-
-    /** A name as a JSON pointer (RFC 6901) writes it: origins have slashes in theirs. */
-    private static String escaped(String name) {
-        return name.replace("~", "~0").replace("/", "~1");
     }
 
     private static String plain(JacksonException broken) {

@@ -1,6 +1,7 @@
 package sparen.app.web;
 
 import java.net.URI;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import org.mybatis.spring.MyBatisSystemException;
 import org.slf4j.Logger;
@@ -80,7 +81,8 @@ class Problems extends ResponseEntityExceptionHandler {
         if (broken.getCause() instanceof JacksonException json) {
             ContentCachingRequestWrapper body =
                     ((ServletWebRequest) request).getNativeRequest(ContentCachingRequestWrapper.class);
-            DocumentProblem problem = Documents.problem(json, body == null ? "" : body.getContentAsString());
+            DocumentProblem problem = Documents.problem(
+                    json, body == null ? "" : new String(body.getContentAsByteArray(), StandardCharsets.UTF_8));
             return ResponseEntity.unprocessableContent().body(field(problem.pointer(), problem.getMessage()));
         }
         return ResponseEntity.badRequest()
