@@ -8,6 +8,7 @@ import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
 import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
 import sparen.quantity.Standard;
+import sparen.result.Change;
 import sparen.series.Stay;
 
 /**
@@ -63,7 +64,7 @@ public final class ChargeRegulator {
     private double stageLookedAt;
     private double stoppedUntil = Double.NEGATIVE_INFINITY;
     private boolean morning;
-    private String leftBy = "rested high";
+    private Change leftBy = Change.RESTED_HIGH;
     private final boolean tailIsNet;
     private final double tailLevel;
     private double quietDue = Double.NEGATIVE_INFINITY;
@@ -417,7 +418,7 @@ public final class ChargeRegulator {
             tail.observe(seconds, held && amperes <= tailLevel);
         }
         if (stage == ChargeStage.ABSORPTION && (seconds >= heldDue() || tail.isDue(seconds))) {
-            leftBy = tail.isDue(seconds) ? "tail current reached" : "absorption time is up";
+            leftBy = tail.isDue(seconds) ? Change.TAIL_REACHED : Change.ABSORPTION_TIME_UP;
             tail.reset();
             boolean equalizes = details.equalization()
                     .map(one -> seconds - equalizedAt >= one.everyDays() * Standard.DAY)
@@ -426,11 +427,11 @@ public final class ChargeRegulator {
         }
         boolean tooLong = (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION) && seconds >= cycleDue();
         if (tooLong) {
-            leftBy = "the whole cycle took too long";
+            leftBy = Change.CYCLE_TOO_LONG;
             enter(afterAbsorption(), seconds);
         }
         if (stage == ChargeStage.EQUALIZATION && (seconds >= heldDue() || seconds >= giveUpDue())) {
-            leftBy = seconds >= heldDue() ? "equalization time is up" : "equalization given up";
+            leftBy = seconds >= heldDue() ? Change.EQUALIZATION_TIME_UP : Change.EQUALIZATION_GIVEN_UP;
             equalizedAt = seconds;
             enter(afterAbsorption(), seconds);
         }
@@ -532,8 +533,8 @@ public final class ChargeRegulator {
         return stage;
     }
 
-    /** What ended the stage before, in words. */
-    public String leftBy() {
+    /** What ended the stage before. */
+    public Change leftBy() {
         return leftBy;
     }
 

@@ -65,14 +65,14 @@ public enum Change {
             "overload: {read} wanted of {limit}; off for {wait}",
             limit(Unit.AMPERES, 1),
             read(Unit.AMPERES, 1),
-            wait(0)),
+            delay()),
     TRIES_AGAIN("tries again after an overload"),
 
     // The AC side.
     INVERTER_LOW(
             "stops on low voltage: {limit} or less at its terminals for {wait}; it reads {read}",
             limit(Unit.VOLTS, 2),
-            wait(0),
+            delay(),
             read(Unit.VOLTS, 2)),
     INVERTER_LOW_OVER(
             "starts again: {limit} or more at its terminals; it reads {read}",
@@ -82,9 +82,9 @@ public enum Change {
     INVERTER_HIGH_OVER("starts again below {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
     ALARM("low-voltage alarm at {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
     ALARM_OVER("low-voltage alarm over at {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
-    TO_AC("loads to AC: battery at or below {limit} for {wait}", limit(Unit.VOLTS, 2), wait(0)),
-    TO_BATTERY("loads to battery: at or above {limit} for {wait}", limit(Unit.VOLTS, 2), wait(0)),
-    TRANSFERRED("transferred to AC, good for {wait}", wait(0)),
+    TO_AC("loads to AC: battery at or below {limit} for {wait}", limit(Unit.VOLTS, 2), delay()),
+    TO_BATTERY("loads to battery: at or above {limit} for {wait}", limit(Unit.VOLTS, 2), delay()),
+    TRANSFERRED("transferred to AC, good for {wait}", delay()),
     AC_GONE("AC is gone: back to the inverter"),
     TRANSFERRED_BACK("transferred from AC to the inverter"),
     BREAKER_TRIPPED(
@@ -99,10 +99,16 @@ public enum Change {
     WAKES("wakes: at least {limit}; there are {read}", limit(Unit.WATTS, 0), read(Unit.WATTS, 0)),
 
     // Stages of a charger.
-    CYCLE_BEGAN("new cycle: recharge level reached for its delay; bulk on the way to {limit}", limit(Unit.VOLTS, 3)),
-    ABSORPTION_BEGAN("absorption voltage {limit} reached at its terminals", limit(Unit.VOLTS, 3)),
-    FLOAT_BEGAN("{detail}; float at {limit}", limit(Unit.VOLTS, 3)),
-    EQUALIZATION_BEGAN("equalization is due; on the way to {limit}", limit(Unit.VOLTS, 3)),
+    CYCLE_BEGAN("new cycle: recharge level reached for its delay; bulk on the way to {set}", set()),
+    ABSORPTION_BEGAN("absorption voltage {set} reached at its terminals", set()),
+    RESTED_HIGH("rested high"),
+    TAIL_REACHED("tail current reached"),
+    ABSORPTION_TIME_UP("absorption time is up"),
+    CYCLE_TOO_LONG("the whole cycle took too long"),
+    EQUALIZATION_TIME_UP("equalization time is up"),
+    EQUALIZATION_GIVEN_UP("equalization given up"),
+    FLOAT_BEGAN("float at {set}", set()),
+    EQUALIZATION_BEGAN("equalization is due; on the way to {set}", set()),
     CHARGING_ENDED("charging stops until the level to begin again"),
     CHARGING_STOPPED("stopped: over-voltage, temperature, silence or its enable"),
 
@@ -153,8 +159,13 @@ public enum Change {
         return new Number("read", unit, decimals);
     }
 
-    private static Number wait(int decimals) {
-        return new Number("wait", Unit.SECONDS, decimals);
+    /** The voltage that is regulated to. */
+    private static Number set() {
+        return new Number("set", Unit.VOLTS, 3);
+    }
+
+    private static Number delay() {
+        return new Number("wait", Unit.SECONDS, 0);
     }
 
     private static Number count() {

@@ -20,7 +20,7 @@ public record Fact(Change change, List<Quantity> numbers, String detail) {
     /**
      * A number of a fact.
      *
-     * @param name limit, read, wait, tries or count
+     * @param name limit, read, set, wait, tries or count
      * @param value in its unit
      * @param decimals after the point, as it is said
      */

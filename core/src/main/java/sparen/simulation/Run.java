@@ -373,17 +373,17 @@ final class Run {
         return true;
     }
 
-    private static Fact stageReached(ChargeRegulator regulator) {
+    private static List<Fact> stageReached(ChargeRegulator regulator) {
         double volts = regulator.regulationVolts();
         if (regulator.isStopped()) {
-            return Fact.of(Change.CHARGING_STOPPED);
+            return List.of(Fact.of(Change.CHARGING_STOPPED));
         }
         return switch (regulator.stage()) {
-            case BULK -> Fact.of(Change.CYCLE_BEGAN, volts);
-            case ABSORPTION -> Fact.of(Change.ABSORPTION_BEGAN, volts);
-            case FLOAT -> Fact.of(Change.FLOAT_BEGAN, regulator.leftBy(), volts);
-            case EQUALIZATION -> Fact.of(Change.EQUALIZATION_BEGAN, volts);
-            case OFF -> Fact.of(Change.CHARGING_ENDED);
+            case BULK -> List.of(Fact.of(Change.CYCLE_BEGAN, volts));
+            case ABSORPTION -> List.of(Fact.of(Change.ABSORPTION_BEGAN, volts));
+            case FLOAT -> List.of(Fact.of(regulator.leftBy()), Fact.of(Change.FLOAT_BEGAN, volts));
+            case EQUALIZATION -> List.of(Fact.of(Change.EQUALIZATION_BEGAN, volts));
+            case OFF -> List.of(Fact.of(Change.CHARGING_ENDED));
         };
     }
 

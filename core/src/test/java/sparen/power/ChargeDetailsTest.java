@@ -20,6 +20,7 @@ import sparen.program.ChargeDetails.RepeatAbsorption;
 import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
+import sparen.result.Change;
 
 /** What only some chargers have, by hand on a stiff battery. Behaviour of such chargers: common practice, no source. */
 public class ChargeDetailsTest {
@@ -106,7 +107,7 @@ public class ChargeDetailsTest {
             assertFalse(at(239, 14.13), "the time began anew");
             assertTrue(at(240, 14.13), whose.toString());
             assertEquals(regulator.stage(), ChargeStage.FLOAT);
-            assertEquals(regulator.leftBy(), "tail current reached");
+            assertEquals(regulator.leftBy(), Change.TAIL_REACHED);
         }
     }
 
@@ -149,7 +150,7 @@ public class ChargeDetailsTest {
         assertEquals(regulator.limit(), Limit.CURRENT, "15 A do not reach it");
         assertEquals(regulator.dueSeconds(), 31 * DAY + 3600 + 7200);
         assertTrue(at(31 * DAY + 3600 + 7200, 14.1));
-        assertEquals(regulator.leftBy(), "equalization given up");
+        assertEquals(regulator.leftBy(), Change.EQUALIZATION_GIVEN_UP);
     }
 
     @Test
