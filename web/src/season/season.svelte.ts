@@ -1,11 +1,10 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
-import type { Plan, RunInputs, SeasonAnswer } from '../lib/api/api';
+import type { Plan, SeasonAnswer } from '../lib/api/api';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
 
 const MOST_BUCKETS = 2400;
-const MOST_DAYS = 31;
 
 /** The plan's next days while it is edited: what was asked, and what came of it. Nothing of it is kept. */
 export class Season {
@@ -16,20 +15,22 @@ export class Season {
   /** How long the last answer took, from asking to having it (ms). */
   took = $state(0);
 
+  /** The longest that is run here, as the first answer tells (d). */
+  private mostDays = $state(Infinity);
   private readonly newest = new Newest();
 
   constructor(readonly site: string) {}
 
-  /** Here no longer than a month is run, whatever the season's own place asks for. */
+  /** Of a long season its beginning is run here. */
   get days() {
-    return Math.min(MOST_DAYS, this.asked.days);
+    return Math.min(this.mostDays, this.asked.days);
   }
 
   /** Runs a plan; only the newest question counts. */
   async run(plan: Plan, buckets: number) {
     const { from, to } = this.spans.shown;
     const asked = performance.now();
-    const run: RunInputs = { ...this.asked.inputs(plan), days: this.days };
+    const run = this.asked.inputs(plan);
     const answer = await this.newest.ask((signal) =>
       outcome(
         api.POST('/api/season/{siteId}', {
@@ -48,7 +49,10 @@ export class Season {
     );
     if (!answer) return;
     const { data, problem } = answer;
-    if (data) this.answer = data;
+    if (data) {
+      this.answer = data;
+      this.mostDays = data.mostDays;
+    }
     // A plan with a refused field says so at the field; here the last good run stays.
     this.problem = problem?.errors?.some((one) => one.pointer.startsWith('/run/plan/')) ? undefined : problem;
     this.took = performance.now() - asked;

@@ -333,6 +333,15 @@ public class ApiTest extends OverHttp {
         assertEquals(answer.at("/view/trace/bucketSeconds").asDouble(), 0.5);
         assertTrue(answer.get("events").size() > 5);
         assertTrue(json(odd.post("/api/season/hallgrund", request)).equals(answer), "a run is its inputs");
+
+        int most = answer.get("mostDays").asInt();
+        run.put("days", most + 334);
+        request.withObject("/window").put("toSeconds", (most + 334) * 86_400);
+        JsonNode cut = json(odd.post("/api/season/hallgrund", request));
+        assertEquals(cut.at("/run/days").size(), most, "of a long season its beginning is run");
+        assertEquals(cut.at("/view/trace/bucketSeconds").asDouble() * 120, most * 86_400 - 3600, 1e-6);
+        request.withObject("/window").put("fromSeconds", most * 86_400);
+        assertEquals(odd.post("/api/season/hallgrund", request).statusCode(), 422, "nothing of it is run");
     }
 
     @Test

@@ -15,4 +15,14 @@ public record Window(double fromSeconds, double toSeconds, int buckets) {
         Bounds.within("toSeconds", toSeconds, fromSeconds + 1, 3.2e8 + 1);
         Bounds.within("buckets", buckets, "buckets", 1, 20_000);
     }
+
+    /**
+     * What of it lies in a run.
+     *
+     * @param seconds length of the run, from 1 s on
+     * @throws sparen.quantity.InvalidQuantity when it begins after the run
+     */
+    public Window within(double seconds) {
+        return seconds < toSeconds ? new Window(fromSeconds, seconds, buckets) : this;
+    }
 }

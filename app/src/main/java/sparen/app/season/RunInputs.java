@@ -38,6 +38,11 @@ public record RunInputs(
         return days * 86_400.0;
     }
 
+    /** The same from its first day on, for no longer than this. */
+    RunInputs noLongerThan(int mostDays) {
+        return new RunInputs(plan, from, Math.min(days, mostDays), weather, seed, circumstances);
+    }
+
     RunInputs withSeed(long other) {
         return new RunInputs(plan, from, days, weather, other, circumstances);
     }

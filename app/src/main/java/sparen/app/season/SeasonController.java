@@ -34,19 +34,24 @@ class SeasonController {
     /**
      * What to run.
      *
-     * @param run 31 days at most
-     * @param window what the trace is to show
+     * @param run of a longer one than is run here its beginning
+     * @param window what the trace is to show; as much of it as is run
      */
     record SeasonRequest(RunInputs run, Window window) {
         SeasonRequest {
             Bounds.present("run", run);
-            Bounds.within("run.days", run.days(), 1, MOST_DAYS);
             Bounds.present("window", window);
+            run = run.noLongerThan(MOST_DAYS);
+            window = window.within(run.seconds());
         }
     }
 
-    /** What came of it; the outputs here tell when they moved. */
-    record SeasonAnswer(RunSummary run, List<OutputFigures> outputs, List<Event> events, RunView view) {}
+    /**
+     * What came of it; the outputs here tell when they moved.
+     *
+     * @param mostDays the longest that is run here (d)
+     */
+    record SeasonAnswer(RunSummary run, List<OutputFigures> outputs, List<Event> events, RunView view, int mostDays) {}
 
     /** The months of a place as its latitude suggests them, to be told better by who knows. */
     @GetMapping("/api/season/{siteId}/climate")
@@ -65,6 +70,7 @@ class SeasonController {
                 RunSummary.of(scenario, result),
                 result.outputs(),
                 result.events(),
-                RunView.of(result, result.trace(), request.window()));
+                RunView.of(result, result.trace(), request.window()),
+                MOST_DAYS);
     }
 }
