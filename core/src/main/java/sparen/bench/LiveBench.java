@@ -32,9 +32,7 @@ import sparen.simulation.TalkLoss;
 import sparen.site.Consumption;
 import sparen.site.Load;
 import sparen.site.SensePoint;
-import sparen.sun.DayType;
 import sparen.sun.Weather;
-import sparen.sun.WeatherGenerator;
 
 /**
  * A program on the bench with a model of the site's own battery behind it: a heavy load sags it, it rebounds, and what chatters on site
@@ -248,14 +246,11 @@ public final class LiveBench {
 
     /** Light from the whole sky as the knob says, whatever the hour; the sun's height as it is. */
     private Weather weather(Instant start, int minutes) {
-        Weather sky = WeatherGenerator.generate(
-                plan.site().location(), start, minutes, DayType.DULL, Standard.ROOM_CELSIUS, 1);
         double[] light = new double[minutes];
         double[] air = new double[minutes];
         byMinutes(sun, light);
         byMinutes(this.air, air);
-        return new Weather(
-                new double[minutes], light, air, sky.sunAltitudeDegrees(), sky.east(), sky.north(), sky.up());
+        return Weather.underTheSun(plan.site().location(), start, minutes).under(light, air);
     }
 
     /** What a knob is at at the beginning of each minute. */

@@ -16,7 +16,6 @@ import sparen.site.SolarArray.Sky;
  */
 public final class ArrayOutput {
     private static final double GROUND_REFLECTANCE = 0.2;
-    private static final double SOLAR_CONSTANT = 1361;
     private static final double BOLTZMANN_OVER_CHARGE = 8.617333e-5;
     /** Ideality of a silicon cell; from memory. */
     private static final double IDEALITY = 1.2;
@@ -109,15 +108,20 @@ public final class ArrayOutput {
                 + level * reflectance * (1 - cosTilt) / 2;
     }
 
-    /** The same with a part of the diffuse light from about the sun, by Hay and Davies. */
+    /**
+     * The same with a part of the diffuse light from about the sun, by Hay and Davies.
+     *
+     * @param aboveWatts irradiance above the air, facing the sun (W/m²)
+     */
     public static double planeWattsHayDavies(
+            double aboveWatts,
             double beamWatts,
             double diffuseWatts,
             double cosIncidence,
             double cosZenith,
             double cosTilt,
             double reflectance) {
-        double anisotropy = Math.min(1, beamWatts / SOLAR_CONSTANT);
+        double anisotropy = Math.min(1, beamWatts / aboveWatts);
         double tilted = Math.max(0, cosIncidence) / Math.max(0.017, cosZenith);
         double level = diffuseWatts + beamWatts * Math.max(0, cosZenith);
         return beamWatts * Math.max(0, cosIncidence)
@@ -165,7 +169,8 @@ public final class ArrayOutput {
             double beam = hidden ? 0 : weather.beamWatts()[i];
             double diffuse = weather.diffuseWatts()[i];
             return hayDavies
-                    ? planeWattsHayDavies(beam, diffuse, cosIncidence, sunUp, up, GROUND_REFLECTANCE)
+                    ? planeWattsHayDavies(
+                            weather.aboveWatts(i), beam, diffuse, cosIncidence, sunUp, up, GROUND_REFLECTANCE)
                     : planeWatts(beam, diffuse, cosIncidence, sunUp, up, GROUND_REFLECTANCE);
         }
 

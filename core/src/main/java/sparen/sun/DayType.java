@@ -2,10 +2,10 @@ package sparen.sun;
 
 /** Kinds of weather that can be asked for. */
 public enum DayType {
-    /** Hardly a cloud. */
-    CLEAR(0.97, 0.94, 0.02),
+    /** Not a cloud. */
+    CLEAR(1, 1, 0),
     /** Clouds and sun by turns. */
-    MIXED(0.92, 0.35, 0.45),
+    MIXED(0.95, 0.35, 0.45),
     /** Overcast all day. */
     DULL(0.30, 0.18, 0.75);
 

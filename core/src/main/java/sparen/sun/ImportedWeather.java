@@ -9,7 +9,6 @@ import sparen.site.Location;
  * and ends with the sun and the step's energy is kept.
  */
 public final class ImportedWeather {
-    private static final double SOLAR_CONSTANT = 1361;
     private static final int MOST_STEP_MINUTES = 60;
 
     private ImportedWeather() {}
@@ -62,7 +61,7 @@ public final class ImportedWeather {
     private static void spread(Weather weather, Steps steps, int step, int from, int to) {
         double above = 0;
         for (int i = from; i < to; i++) {
-            above += SOLAR_CONSTANT * Math.max(0, weather.up()[i]);
+            above += weather.aboveWatts(i) * Math.max(0, weather.up()[i]);
         }
         above /= to - from;
         double clearness = above > 0 ? Math.min(1, steps.globalWatts(step) / above) : 0;
@@ -73,7 +72,7 @@ public final class ImportedWeather {
         for (int i = from; i < to; i++) {
             weather.ambientCelsius()[i] = steps.celsius(step);
             if (weather.up()[i] > 0) {
-                weather.setLevelWatts(i, clearness * SOLAR_CONSTANT * weather.up()[i], share);
+                weather.setLevelWatts(i, clearness * weather.aboveWatts(i) * weather.up()[i], share);
             }
         }
     }

@@ -14,6 +14,7 @@ import sparen.site.Location;
  * @param east component of the direction to the sun in the middle of the minute
  * @param north component of that direction
  * @param up component of that direction
+ * @param aboveWatts irradiance above the air on a plane facing the sun, of each 24 hours from the first minute on (W/m²)
  */
 public record Weather(
         double[] beamWatts,
@@ -22,8 +23,9 @@ public record Weather(
         double[] sunAltitudeDegrees,
         double[] east,
         double[] north,
-        double[] up) {
-    private static final double SOLAR_CONSTANT = 1361;
+        double[] up,
+        double[] aboveWatts) {
+    private static final int MINUTES_OF_A_DAY = 1440;
     private static final double LOWEST_COS_ZENITH = 0.02;
     private static final int MOST_MINUTES = 5_300_000;
 
@@ -32,7 +34,7 @@ public record Weather(
      *
      * @param minutes 1 to 5,300,000
      */
-    static Weather underTheSun(Location location, Instant start, int minutes) {
+    public static Weather underTheSun(Location location, Instant start, int minutes) {
         Bounds.within("minutes", minutes, "min", 1, MOST_MINUTES);
         Weather weather = new Weather(
                 new double[minutes],
@@ -41,7 +43,12 @@ public record Weather(
                 new double[minutes + 1],
                 new double[minutes],
                 new double[minutes],
-                new double[minutes]);
+                new double[minutes],
+                new double[(minutes + MINUTES_OF_A_DAY - 1) / MINUTES_OF_A_DAY]);
+        for (int day = 0; day < weather.aboveWatts.length; day++) {
+            weather.aboveWatts[day] =
+                    ClearSky.extraterrestrialWatts(ClearSky.dayOfYear(start.plusSeconds(86_400L * day)));
+        }
         SunPath path = new SunPath(location, start, minutes);
         double[] direction = new double[3];
         for (int i = 0; i < minutes; i++) {
@@ -61,16 +68,20 @@ public record Weather(
         return StrictMath.toDegrees(StrictMath.asin(Math.max(-1, Math.min(1, sine))));
     }
 
-    /** Splits irradiance on the level (W/m²) in a minute into beam and diffuse, by the clearness. */
-    void setLevelWatts(int minute, double levelWatts) {
-        double clearness = Math.min(1, levelWatts / (SOLAR_CONSTANT * up[minute]));
-        setLevelWatts(minute, levelWatts, ErbsDiffuse.share(clearness));
-    }
-
     /** Splits irradiance on the level (W/m²) in a minute by a known share of diffuse light (fraction). */
     void setLevelWatts(int minute, double levelWatts, double diffuseShare) {
         diffuseWatts[minute] = levelWatts * diffuseShare;
         beamWatts[minute] = levelWatts * (1 - diffuseShare) / Math.max(up[minute], LOWEST_COS_ZENITH);
+    }
+
+    /** Irradiance above the air in a minute, on a plane facing the sun (W/m²). */
+    public double aboveWatts(int minute) {
+        return aboveWatts[minute / MINUTES_OF_A_DAY];
+    }
+
+    /** The same sun's way with other light from the whole sky (W/m²) and other air (°C), minute by minute. */
+    public Weather under(double[] diffuse, double[] celsius) {
+        return new Weather(new double[minutes()], diffuse, celsius, sunAltitudeDegrees, east, north, up, aboveWatts);
     }
 
     /** How many minutes it covers. */

@@ -6,14 +6,14 @@ import sparen.quantity.Bounds;
 import sparen.site.Location;
 
 /**
- * Makes weather from a seed: a clear sky, clouds that come and go, and the share of diffuse light that goes with them.
+ * Makes weather from a seed: {@link ClearSky}, and clouds that come and go before it.
  *
- * <p>Sources: clear-sky irradiance on the level B. Haurwitz, J. Meteorology 2 (1945), 1098 cos z exp(−0.057 / cos z) W/m², from
- * memory; diffuse share {@link ErbsDiffuse}; solar constant 1361 W/m². The clouds' lengths and depths are judgement. Air
- * temperature is a plain daily swing about a given mean.
+ * <p>Clouds that leave a share k of the clear sky's light on the level leave (k − 0.38 (1 − k))^2.5 of its beam, and turn the rest of
+ * what they leave into diffuse light. Source: R. Müller, J. Trentmann and others, the satellite climatology of direct irradiance, Remote
+ * Sensing 7 (2015) 8067, after A. Skartveit, J. A. Olseth and M. E. Tuft (1998); from memory. The clouds' lengths and depths are
+ * judgement. Air temperature is a plain daily swing about a given mean.
  */
 public final class WeatherGenerator {
-    private static final double SOLAR_CONSTANT = 1361;
     private static final double MEAN_CLOUD_MINUTES = 12;
     private static final double DAILY_SWING_KELVIN = 4;
     private static final double WARMEST_AFTER_NOON_MINUTES = 150;
@@ -38,8 +38,10 @@ public final class WeatherGenerator {
         Bounds.within("meanCelsius", meanCelsius, -60, 50);
         Weather weather = Weather.underTheSun(location, start, minutes);
         Clouds clouds = new Clouds(type, seed);
+        ClearSky sky = null;
         for (int i = 0; i < minutes; i++) {
-            irradiance(weather, i, clouds.nextTransmission());
+            sky = i % 1440 == 0 ? ClearSky.of(location, start.plusSeconds(60L * i)) : sky;
+            irradiance(weather, sky, i, clouds.nextTransmission());
             weather.ambientCelsius()[i] =
                     meanCelsius + DAILY_SWING_KELVIN * StrictMath.cos(dayPhase(location, start, i));
         }
@@ -70,30 +72,18 @@ public final class WeatherGenerator {
                     - 1;
             spell = SPELL * spell + StrictMath.sqrt(1 - SPELL * SPELL) * random.nextGaussian();
             warmth = SPELL * warmth + StrictMath.sqrt(1 - SPELL * SPELL) * random.nextGaussian();
+            int dayOfYear = ClearSky.dayOfYear(start.plusSeconds(60L * from));
+            ClearSky sky = ClearSky.of(location, dayOfYear);
             double index = climate.clearness().get(month) * (1 + CLEARNESS_SPREAD * spell);
-            clouds.aimAt(Math.max(0.06, Math.min(1, index / clearDayIndex(weather, from, to))));
+            clouds.aimAt(Math.max(0.06, Math.min(1, index / sky.dayIndex(location.latitudeDegrees(), dayOfYear))));
             double mean = climate.meanCelsius().get(month) + WARMTH_KELVIN * warmth;
             for (int i = from; i < to; i++) {
-                irradiance(weather, i, clouds.nextTransmission());
+                irradiance(weather, sky, i, clouds.nextTransmission());
                 weather.ambientCelsius()[i] =
                         mean + climate.dailySwingKelvin() * StrictMath.cos(dayPhase(location, start, i));
             }
         }
         return weather;
-    }
-
-    /** Clearness index of a cloudless day. */
-    private static double clearDayIndex(Weather weather, int from, int to) {
-        double clear = 0;
-        double above = 0;
-        for (int i = from; i < to; i += 10) {
-            double cosZenith = weather.up()[i];
-            if (cosZenith > 0) {
-                clear += clearSkyWatts(cosZenith);
-                above += SOLAR_CONSTANT * cosZenith;
-            }
-        }
-        return above == 0 ? 1 : Math.max(0.1, clear / above);
     }
 
     /** Where in its day a minute is, from the warmest time on (rad). */
@@ -103,16 +93,23 @@ public final class WeatherGenerator {
         return 2 * Math.PI * (firstMinuteOfDay + minute - solarNoonMinute - WARMEST_AFTER_NOON_MINUTES) / 1440;
     }
 
-    private static double clearSkyWatts(double cosZenith) {
-        return 1098 * cosZenith * StrictMath.exp(-0.057 / cosZenith);
-    }
-
-    private static void irradiance(Weather weather, int minute, double transmission) {
-        double cosZenith = weather.up()[minute];
-        if (cosZenith <= 0) {
+    private static void irradiance(Weather weather, ClearSky sky, int minute, double transmission) {
+        double up = weather.up()[minute];
+        if (up <= 0) {
             return;
         }
-        weather.setLevelWatts(minute, transmission * clearSkyWatts(cosZenith));
+        double apparent = ClearSky.apparentDegrees(up);
+        double clearBeam = sky.beamWatts(apparent);
+        double level = transmission * (clearBeam * up + sky.diffuseWatts(apparent));
+        double beam = clearBeam * beamShare(transmission);
+        weather.beamWatts()[minute] = beam;
+        weather.diffuseWatts()[minute] = level - beam * up;
+    }
+
+    /** What clouds leave of the beam, by what they leave of the light on the level; both as shares of the clear sky's. */
+    static double beamShare(double transmission) {
+        double share = Math.max(0, transmission - 0.38 * (1 - transmission));
+        return share * share * StrictMath.sqrt(share);
     }
 
     /** Clouds passing over: two states that last for random whiles, their depth different each time and each day. */
@@ -157,7 +154,8 @@ public final class WeatherGenerator {
             double meanMinutes = 2 * MEAN_CLOUD_MINUTES * share;
             minutesLeft = 1 + (int) (-meanMinutes * StrictMath.log(1 - random.nextDouble()));
             double base = covered ? underClouds : betweenClouds;
-            target = Math.min(1, Math.max(0.03, base * (1 + 0.25 * (random.nextDouble() - 0.5))));
+            double opacity = (1 - base) * (1 + 0.25 * (random.nextDouble() - 0.5));
+            target = Math.max(0.03, 1 - opacity);
         }
     }
 }
