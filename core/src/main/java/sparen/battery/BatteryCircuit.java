@@ -17,25 +17,21 @@ import sparen.series.Stay;
  * dh/dt = ((1 − g) I − Iself) / (c Q) + k (1 − c) (b − h)
  * db/dt = −k c (b − h)
  * dv/dt = (I R − v) / τ
- * V     = U(h) + Σ v + (R0 + Rfull(h) or Rempty(h)) I
+ * V     = U(h) + Σ v + (R0 + Rempty(h)) I           while discharged
+ * V     = U(h) + Σ v + R0 I + P B / (P + B)         while charged, see {@link NearFull}
  * </pre>
+ *
+ * <p>The state of charge is what is in both wells, counted down from full in parts of the stated capacity: 1 − (1 − c h − (1 − c) b) / s,
+ * with s the share of all charge that a discharge at the stated rate takes at 25 °C.
  */
 public final class BatteryCircuit {
-    /** Nothing is left to give below this (fraction). */
-    private static final double EMPTY = 1e-9;
-
     private final BatteryModel model;
-    private final boolean hasWells;
     private final boolean gasses;
-    private final double availableShare;
-    private final double perCoulomb;
     private final double selfDischarge;
     private final double[] rcPerSecond;
-    private final double[] knots;
-    private final double[] volts;
-    private final double[] available = Series.zero();
-    private final double[] bound = Series.zero();
-    private final double[] charge;
+    private final RestCurve curve;
+    private final Wells wells;
+    private final double[] available;
     private final double[][] rcVolts;
     private final double[] electromotiveForce = Series.zero();
     private final double[] resistance = Series.zero();
@@ -43,49 +39,40 @@ public final class BatteryCircuit {
     private final double[] gas = Series.zero();
     private final double[] scratch = Series.zero();
     private final double[] flow = Series.zero();
+    private final Overvoltage overvoltage;
 
     private double ohmicOhms;
     private double fullOhms;
     private double emptyOhms;
     private final double[] rcOhms;
-    private double exchange;
-    private double shiftVolts;
     private double celsius = Standard.BATTERY_CELSIUS;
 
-    private int segment;
-    private int boundSegment;
     private boolean charging;
     private boolean full;
     private boolean varies;
-    private double slope;
-    private double boundSlope;
+    private boolean bends;
     private double inverseGasGap;
     private double inverseOhmsGap;
 
     /** A battery at a state of charge (fraction, 0 to 1). */
     public BatteryCircuit(BatteryModel model, double stateOfCharge) {
         this.model = model;
-        hasWells = model.availableShare() < 1;
         gasses = model.gasMargin() > 0;
-        availableShare = model.availableShare();
-        perCoulomb = 1 / (availableShare * model.capacityCoulombs());
+        overvoltage = new Overvoltage(model.nearFull());
         selfDischarge = model.selfDischargeAmperes();
         rcPerSecond = new double[model.rcSeconds().length];
         for (int i = 0; i < rcPerSecond.length; i++) {
             rcPerSecond[i] = 1 / model.rcSeconds()[i];
         }
-        knots = model.statesOfCharge();
-        volts = model.openCircuitVolts();
+        curve = new RestCurve(model.statesOfCharge(), model.openCircuitVolts());
+        wells = new Wells(model, curve, stateOfCharge);
+        available = wells.available;
         rcOhms = model.rcOhms().clone();
         rcVolts = new double[rcOhms.length][];
         for (int i = 0; i < rcVolts.length; i++) {
             rcVolts[i] = Series.zero();
             rcVolts[i][0] = model.rcStartVolts()[i];
         }
-        available[0] = stateOfCharge;
-        bound[0] = stateOfCharge;
-        charge = hasWells ? Series.zero() : available;
-        charge[0] = stateOfCharge;
         setCelsius(celsius);
     }
 
@@ -95,11 +82,11 @@ public final class BatteryCircuit {
      * @return energy (J) that its store gained thereby from its surroundings
      */
     public double setCelsius(double newCelsius) {
-        double before = shiftVolts;
         celsius = newCelsius;
         double factor = model.resistanceFactor(celsius);
         ohmicOhms = model.ohmicOhms() * factor;
-        fullOhms = model.fullOhms() * factor;
+        fullOhms = model.nearFull().ohms() * model.nearFullFactor(celsius);
+        overvoltage.setCelsius(celsius);
         emptyOhms = model.emptyOhms() * factor;
         double rebound = 0;
         for (int i = 0; i < rcOhms.length; i++) {
@@ -109,9 +96,9 @@ public final class BatteryCircuit {
             // same voltage.
             rebound += model.rcSeconds()[i] * rcVolts[i][0] * rcVolts[i][0] / 2 * (1 / rcOhms[i] - 1 / old);
         }
-        exchange = model.exchangePerSecond() * model.exchangeFactor(celsius);
-        shiftVolts = model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
-        return (shiftVolts - before) * charge[0] * model.capacityCoulombs() + rebound;
+        wells.setCelsius(celsius);
+        double warmer = curve.shift(model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS));
+        return warmer * filled() * model.capacityCoulombs() + rebound;
     }
 
     /** Its temperature (°C). */
@@ -119,22 +106,24 @@ public final class BatteryCircuit {
         return celsius;
     }
 
-    /** Prepares a step: finds the segment of the open-circuit curve, and takes the current's expected sign. */
+    /** Prepares a step, and takes the current's expected sign. */
     public void begin(boolean expectCharging) {
         charging = expectCharging;
         full = charging && available[0] >= 1 && !gasses;
-        findSegment();
-        slope = segmentSlope(segment);
-        openCircuit[0] = volts[segment] + shiftVolts + slope * (available[0] - knots[segment]);
+        openCircuit[0] = wells.begin(charging);
         double sum = openCircuit[0];
         for (double[] v : rcVolts) {
             sum += v[0];
         }
         electromotiveForce[0] = sum;
+        bends = charging && overvoltage.isBounded();
         double extra = charging ? fullOhms : emptyOhms;
-        varies = extra != 0;
+        double margin = charging ? model.nearFull().margin() : model.emptyMargin();
+        varies = !bends && extra != 0;
+        if (bends) {
+            overvoltage.begin(fullOhms * margin, 1 / (1 + margin - available[0]));
+        }
         if (varies) {
-            double margin = charging ? model.fullMargin() : model.emptyMargin();
             inverseOhmsGap = 1 / (margin + (charging ? 1 - available[0] : available[0]));
             resistance[0] = ohmicOhms + extra * margin * inverseOhmsGap;
         } else {
@@ -160,22 +149,11 @@ public final class BatteryCircuit {
         } else if (charging && gasses) {
             stored -= gas[0] * current[k] + Series.innerProduct(gas, current, k) + (k > 0 ? gas[k] * current[0] : 0);
         }
-        double share = availableShare;
-        double part = Series.INVERSE[k + 1];
         if (k == 0) {
-            stored -= available[0] > EMPTY ? selfDischarge : 0;
+            stored -= isEmpty() ? 0 : selfDischarge;
         }
-        double rise = stored * perCoulomb;
-        if (hasWells) {
-            double difference = exchange * (bound[k] - available[k]);
-            rise += (1 - share) * difference;
-            bound[k + 1] = -share * difference * part;
-            available[k + 1] = rise * part;
-            charge[k + 1] = share * available[k + 1] + (1 - share) * bound[k + 1];
-        } else {
-            available[k + 1] = rise * part;
-        }
-        double sum = slope * available[k + 1];
+        double part = Series.INVERSE[k + 1];
+        double sum = wells.extend(stored, k);
         openCircuit[k + 1] = sum;
         for (int i = 0; i < rcVolts.length; i++) {
             double[] v = rcVolts[i];
@@ -185,6 +163,8 @@ public final class BatteryCircuit {
         electromotiveForce[k + 1] = sum;
         if (varies) {
             resistance[k + 1] = resistanceTerm(k + 1);
+        } else if (bends) {
+            overvoltage.extend(available, k + 1);
         }
         if (charging && gasses) {
             gas[k + 1] = (available[k + 1] * gas[0] + Series.innerProduct(available, gas, k + 1)) * inverseGasGap;
@@ -199,58 +179,30 @@ public final class BatteryCircuit {
 
     /** Takes the state at the end of a step (s) as the new start; coefficients count up to an order. */
     public void advance(int order, double seconds) {
-        available[0] = full ? 1 : Math.min(1, Math.max(0, Series.at(available, order, seconds)));
-        if (hasWells) {
-            double share = model.availableShare();
-            bound[0] = Math.min(1, Math.max(0, Series.at(bound, order, seconds)));
-            charge[0] = share * available[0] + (1 - share) * bound[0];
-        }
+        wells.advance(order, seconds, full);
         for (double[] v : rcVolts) {
             v[0] = Series.at(v, order, seconds);
         }
     }
 
-    private void findSegment() {
-        segment = segmentOf(segment, available[0], charging);
-        slope = segmentSlope(segment);
-        if (hasWells) {
-            boundSegment = segmentOf(boundSegment, bound[0], available[0] > bound[0]);
-            boundSlope = segmentSlope(boundSegment);
-        }
-    }
-
-    private int segmentOf(int from, double value, boolean rising) {
-        int found = from;
-        int last = knots.length - 2;
-        while (found < last && (value > knots[found + 1] || rising && value == knots[found + 1])) {
-            found++;
-        }
-        while (found > 0 && (value < knots[found] || !rising && value == knots[found])) {
-            found--;
-        }
-        return found;
-    }
-
-    private double segmentSlope(int i) {
-        return (volts[i + 1] - volts[i]) / (knots[i + 1] - knots[i]);
+    /** How full all of it is (fraction). */
+    public double filled() {
+        return wells.filled();
     }
 
     /** Says within which bounds it stays on the piece of its model it is on. */
     public void watch(Stay stay) {
-        stay.within(available, knots[segment], full ? 1 : knots[segment + 1]);
-        if (hasWells) {
-            stay.within(bound, knots[boundSegment], knots[boundSegment + 1]);
-        }
+        wells.watch(stay, full);
     }
 
     /** Whether nothing is left to give: the well at hand is empty. */
     public boolean isEmpty() {
-        return available[0] <= EMPTY;
+        return wells.isEmpty();
     }
 
     /** State of charge (fraction) as a series: of all charge, at hand and bound. */
     public double[] charge() {
-        return charge;
+        return wells.charge;
     }
 
     /** Open-circuit voltage plus rebound voltages (V) as a series. */
@@ -258,14 +210,65 @@ public final class BatteryCircuit {
         return electromotiveForce;
     }
 
-    /** Resistance that acts at once (Ω) as a series. */
-    public double[] resistance() {
-        return resistance;
+    /**
+     * The current (A) it takes behind a cable.
+     *
+     * @param driveVolts beyond its electromotive force (V); in the direction it has begun in
+     * @param cableOhms of that cable (Ω)
+     */
+    public double amperes(double driveVolts, double cableOhms) {
+        double ohms = resistance[0] + cableOhms;
+        return bends ? overvoltage.amperes(driveVolts, ohms) : driveVolts / ohms;
+    }
+
+    /** Whether its voltage is no straight line of its current, so that a solution has to be found by steps. */
+    public boolean bends() {
+        return bends;
+    }
+
+    /** Takes a current (A) as the one about which its voltage is taken as a straight line. */
+    public void bendAt(double amperes) {
+        overvoltage.bendAt(Math.max(0, amperes));
+    }
+
+    /** What the voltage rises by with each ampere that is added at once, at the current it is taken at (Ω). */
+    public double differentialOhms() {
+        return bends ? resistance[0] + overvoltage.differentialOhms() : resistance[0];
+    }
+
+    /** Where that straight line has its voltage at no current (V). */
+    public double straightVolts() {
+        return bends ? electromotiveForce[0] + overvoltage.straightVolts() : electromotiveForce[0];
+    }
+
+    /** Its voltage (V) at a current (A), the one it is taken at. */
+    public double volts(double amperes) {
+        double volts = electromotiveForce[0] + resistance[0] * amperes;
+        return bends ? volts + overvoltage.volts() : volts;
+    }
+
+    /**
+     * Coefficient k of its voltage without the part that is the coefficient k of the current times the differential resistance.
+     *
+     * @param current series of the battery current (A), known up to coefficient k − 1
+     */
+    public double knownVolts(double[] current, int k) {
+        return electromotiveForce[k]
+                + (bends
+                        ? overvoltage.known(current, k)
+                        : Series.innerProduct(resistance, current, k) + resistance[k] * current[0]);
+    }
+
+    /** Takes coefficient k of the current (A). */
+    public void take(double amperes, int k) {
+        if (bends) {
+            overvoltage.take(amperes, k);
+        }
     }
 
     /** Resistance that a steady current sees in the end, as it is now (Ω). */
     public double settledOhms() {
-        double sum = resistance[0];
+        double sum = differentialOhms();
         for (double ohms : rcOhms) {
             sum += ohms;
         }
@@ -287,26 +290,10 @@ public final class BatteryCircuit {
             multiply(gas, current, order, flow);
             lost += Series.integralOfProduct(openCircuit, flow, order, seconds);
         }
-        if (model.selfDischargeAmperes() > 0 && available[0] > EMPTY) {
-            lost += model.selfDischargeAmperes() * Series.integral(openCircuit, order, seconds);
+        if (selfDischarge > 0 && !isEmpty()) {
+            lost += selfDischarge * Series.integral(openCircuit, order, seconds);
         }
-        if (hasWells) {
-            lost += exchangeJoules(order, seconds);
-        }
-        return lost;
-    }
-
-    /** Charge that flows from one well to the other does so down a difference of voltage. */
-    private double exchangeJoules(int order, double seconds) {
-        double share = model.availableShare();
-        double coulombs = exchange * share * (1 - share) * model.capacityCoulombs();
-        scratch[0] = volts[boundSegment] + shiftVolts + boundSlope * (bound[0] - knots[boundSegment]) - openCircuit[0];
-        flow[0] = coulombs * (bound[0] - available[0]);
-        for (int k = 1; k <= order; k++) {
-            scratch[k] = boundSlope * bound[k] - openCircuit[k];
-            flow[k] = coulombs * (bound[k] - available[k]);
-        }
-        return Series.integralOfProduct(scratch, flow, order, seconds);
+        return lost + wells.lostJoules(openCircuit, order, seconds);
     }
 
     private static void multiply(double[] a, double[] b, int order, double[] product) {
@@ -318,21 +305,10 @@ public final class BatteryCircuit {
 
     /** Energy (J) stored now, against empty and at rest: in both wells and in the rebound elements. */
     public double storedJoules() {
-        double share = model.availableShare();
-        double joules = share * wellJoules(available[0]) + (1 - share) * wellJoules(bound[0]);
+        double joules = wells.storedJoules();
         for (int i = 0; i < rcVolts.length; i++) {
             double farads = model.rcSeconds()[i] / rcOhms[i];
             joules += farads * rcVolts[i][0] * rcVolts[i][0] / 2;
-        }
-        return joules;
-    }
-
-    private double wellJoules(double filled) {
-        double joules = 0;
-        for (int i = 0; i + 1 < knots.length && knots[i] < filled; i++) {
-            double to = Math.min(knots[i + 1], filled);
-            double mean = volts[i] + shiftVolts + segmentSlope(i) * (to - knots[i]) / 2;
-            joules += mean * (to - knots[i]) * model.capacityCoulombs();
         }
         return joules;
     }

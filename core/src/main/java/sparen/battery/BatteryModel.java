@@ -1,7 +1,6 @@
 package sparen.battery;
 
 import java.util.List;
-import sparen.quantity.Standard;
 import sparen.site.Ageing;
 import sparen.site.BatteryBank;
 import sparen.site.BatteryTable;
@@ -19,17 +18,15 @@ import sparen.site.RcPair;
  * @param rcOhms resistances of the RC pairs (Ω)
  * @param rcSeconds their time constants (s)
  * @param rcStartVolts their voltages at the start (V)
- * @param fullOhms extra resistance at full while charging (Ω): fullOhms × margin / (1 + margin − h) at available charge h
- * @param fullMargin how quickly that falls off below full (fraction)
+ * @param nearFull what it puts up against charging near full (V, Ω)
  * @param emptyOhms extra resistance at empty while discharging (Ω): emptyOhms × margin / (h + margin)
  * @param emptyMargin how quickly that falls off above empty (fraction)
  * @param gasMargin share of the charging current that makes gas is margin / (1 + margin − h); 0 for none
- * @param availableShare part of the charge at hand at once (fraction), 1 for all
- * @param exchangePerSecond how quickly the rest follows (1/s)
+ * @param wells how the charge is at hand
+ * @param statedShare what is stated as its capacity, as a share of all charge (fraction): at a slow rate there is more
  * @param selfDischargeAmperes (A)
  * @param voltsPerKelvin rise of the whole open-circuit curve with temperature (V/K)
- * @param resistanceKelvin B of all resistances (K)
- * @param exchangeKelvin B of the exchange (K)
+ * @param resistanceKelvin B of all other resistances (K)
  */
 public record BatteryModel(
         double capacityCoulombs,
@@ -39,18 +36,15 @@ public record BatteryModel(
         double[] rcOhms,
         double[] rcSeconds,
         double[] rcStartVolts,
-        double fullOhms,
-        double fullMargin,
+        NearFull nearFull,
         double emptyOhms,
         double emptyMargin,
         double gasMargin,
-        double availableShare,
-        double exchangePerSecond,
+        KineticWells wells,
+        double statedShare,
         double selfDischargeAmperes,
         double voltsPerKelvin,
-        double resistanceKelvin,
-        double exchangeKelvin) {
-    private static final double KELVIN = 273.15;
+        double resistanceKelvin) {
     private static final double SECONDS_PER_MONTH = 30.4375 * 86_400;
 
     /** The model of a whole bank as one battery: its own table, or its chemistry's parameters scaled to cells and capacity. */
@@ -90,14 +84,12 @@ public record BatteryModel(
                 rcOhms,
                 rcSeconds,
                 rcStartVolts,
+                NearFull.NONE,
                 0,
                 1,
                 0,
+                KineticWells.NONE,
                 1,
-                0,
-                1,
-                0,
-                0,
                 0,
                 0,
                 0);
@@ -112,24 +104,25 @@ public record BatteryModel(
         return sum;
     }
 
-    /** By what all resistances are multiplied at a temperature (°C). */
+    /** By what its resistances, but that near full, are multiplied at a temperature (°C). */
     public double resistanceFactor(double celsius) {
-        return arrhenius(resistanceKelvin, celsius);
+        return Arrhenius.factor(resistanceKelvin, celsius);
     }
 
-    /** By what the exchange between the wells is multiplied at a temperature (°C). */
-    public double exchangeFactor(double celsius) {
-        return 1 / arrhenius(exchangeKelvin, celsius);
+    /** By what the resistance near full is multiplied at a temperature (°C). */
+    public double nearFullFactor(double celsius) {
+        return Arrhenius.factor(nearFull.kelvin(), celsius);
     }
 
-    private static double arrhenius(double b, double celsius) {
-        return b == 0 ? 1 : StrictMath.exp(b * (1 / (celsius + KELVIN) - 1 / (Standard.BATTERY_CELSIUS + KELVIN)));
+    /** How full all wells are (fraction) at a state of charge (fraction), which is of what is stated. */
+    public double filled(double stateOfCharge) {
+        return 1 - (1 - stateOfCharge) * statedShare;
     }
 
     private static BatteryModel ofCells(
             CellParameters cell, int cells, double ampereHours, double hours, Ageing ageing) {
         double scale = cells / ampereHours * ageing.resistanceFactor();
-        double share = KineticWells.capacityShare(cell.availableShare(), cell.exchangePerHour(), hours);
+        double share = cell.wells().capacityShare(hours);
         double coulombs = ampereHours * ageing.capacityFraction() * 3600 / share;
         return new BatteryModel(
                 coulombs,
@@ -139,17 +132,15 @@ public record BatteryModel(
                 scaled(cell.rc(), scale),
                 cell.rcSeconds(),
                 new double[cell.rc().length],
-                cell.full() * scale,
-                cell.fullMargin(),
+                cell.nearFull().scaled(cells, scale),
                 cell.empty() * scale,
                 cell.emptyMargin(),
                 cell.gasMargin(),
-                cell.availableShare(),
-                cell.exchangePerHour() / 3600,
+                cell.wells(),
+                share,
                 cell.selfDischargePerMonth() * coulombs / SECONDS_PER_MONTH,
                 cell.restVoltsPerKelvin() * cells,
-                cell.resistanceKelvin(),
-                cell.exchangeKelvin());
+                cell.resistanceKelvin());
     }
 
     private static BatteryModel ofTable(double ampereHours, double capacityShare, BatteryTable table, Ageing ageing) {

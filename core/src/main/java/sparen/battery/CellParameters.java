@@ -10,16 +10,13 @@ package sparen.battery;
  * @param ohmic acts at once (Ω·Ah)
  * @param rc resistances of the rebound elements (Ω·Ah)
  * @param rcSeconds their time constants (s)
- * @param full resistance to charging at full (Ω·Ah); at available charge h it is full × margin / (1 + margin − h)
- * @param fullMargin see there (fraction)
+ * @param nearFull against charging near full
  * @param empty resistance to discharging at empty (Ω·Ah); at h it is empty × margin / (h + margin)
  * @param emptyMargin see there (fraction)
  * @param gasMargin share of the charging current that makes gas: margin / (1 + margin − h); 0 for none
- * @param availableShare part of the charge that is at hand at once, c of the kinetic model (fraction); 1 for all
- * @param exchangePerHour how quickly the rest follows, k of the kinetic model (1/h)
+ * @param wells how the charge is at hand
  * @param selfDischargePerMonth at 25 °C (fraction)
- * @param resistanceKelvin all resistances rise in the cold as exp(B (1/T − 1/298.15 K)): B (K)
- * @param exchangeKelvin the exchange falls in the cold in the same way: B (K)
+ * @param resistanceKelvin all other resistances rise in the cold as exp(B (1/T − 1/298.15 K)): B (K)
  */
 record CellParameters(
         double[] statesOfCharge,
@@ -28,13 +25,10 @@ record CellParameters(
         double ohmic,
         double[] rc,
         double[] rcSeconds,
-        double full,
-        double fullMargin,
+        NearFull nearFull,
         double empty,
         double emptyMargin,
         double gasMargin,
-        double availableShare,
-        double exchangePerHour,
+        KineticWells wells,
         double selfDischargePerMonth,
-        double resistanceKelvin,
-        double exchangeKelvin) {}
+        double resistanceKelvin) {}

@@ -13,28 +13,26 @@ import sparen.site.Chemistry;
  */
 final class Chemistries {
     /**
-     * Vented lead-acid. Rest voltages: common practice, 12.6–12.75 V full and 11.7–12.0 V nearly empty for six cells, with the fall
-     * to 1.75 V a cell that ends a discharge in the last 3 %. Resistances, wells: fitted as said above. Gas margin: fitted to the
-     * charge efficiency of the same authors. Self-discharge 4 % a month, common practice. Temperature: B of the resistances gives
-     * 0.7 %/K near 25 °C, B of the wells about half a percent of capacity for each kelvin, both of the same authors.
+     * Vented lead-acid. Rest voltages: common practice for six cells, 12.7 V full, 12.2–12.3 V half and 11.8–11.9 V empty at the ten-hour
+     * rate, with the fall to 1.75 V a cell that ends a discharge in the last 3 %. Resistances, wells, what stands near full: fitted as
+     * said above. Gas margin: fitted to the charge efficiency of the same authors. Self-discharge 4 % a month, common practice.
+     * Temperature: B of the resistances gives 0.7 %/K near 25 °C and B near full what the charging voltages of the same authors rise by;
+     * B of the wells what IEEE 485's temperature factors leave of the ten-hour capacity (from memory).
      */
     private static final CellParameters FLOODED = new CellParameters(
             new double[] {0, 0.03, 0.08, 0.2, 0.4, 0.6, 0.8, 0.9, 1},
-            new double[] {1.750, 1.930, 1.958, 1.985, 2.020, 2.052, 2.085, 2.102, 2.120},
+            new double[] {1.750, 1.930, 1.955, 1.975, 2.008, 2.041, 2.080, 2.100, 2.120},
             0.0002,
             0.12,
             new double[] {0.11, 0.39},
             new double[] {240, 3600},
-            74,
-            0.004,
+            new NearFull(190, 0.0034, 2400, 0.385, 1.1, -0.005),
             2.10,
             0.13,
             0.025,
-            0.36,
-            0.60,
+            new KineticWells(0.36, 0.60, 1.80, 2800, 600),
             0.04,
-            620,
-            1250);
+            620);
 
     /** Absorbed glass mat. As flooded but: rest 12.8–13.0 V full (common practice), less resistance, little gas; judgement. */
     private static final CellParameters AGM = new CellParameters(
@@ -44,16 +42,13 @@ final class Chemistries {
             0.09,
             new double[] {0.08, 0.25},
             new double[] {240, 3600},
-            80,
-            0.004,
+            new NearFull(200, 0.0034, 2400, 0.36, 1.1, -0.005),
             1.10,
             0.08,
             0.008,
-            0.45,
-            1.00,
+            new KineticWells(0.45, 1.00, 3.00, 4600, 600),
             0.02,
-            620,
-            1250);
+            620);
 
     /** Gelled electrolyte. As AGM but with somewhat more resistance; judgement. */
     private static final CellParameters GEL = new CellParameters(
@@ -63,16 +58,13 @@ final class Chemistries {
             0.12,
             new double[] {0.10, 0.20},
             new double[] {300, 5400},
-            80,
-            0.005,
+            new NearFull(200, 0.0034, 2400, 0.36, 1.1, -0.005),
             1.20,
             0.08,
             0.012,
-            0.42,
-            0.90,
+            new KineticWells(0.42, 0.90, 2.70, 4000, 600),
             0.02,
-            620,
-            1250);
+            620);
 
     /**
      * Lithium iron phosphate. Rest curve: the usual flat one, from memory. Resistances: a prismatic cell of some hundred Ah has a
@@ -89,16 +81,13 @@ final class Chemistries {
             0.070,
             new double[] {0.035, 0.055},
             new double[] {150, 1800},
-            1.6,
-            0.02,
+            NearFull.unbounded(1.6, 0.02, 2400),
             0.35,
             0.02,
             0.0004,
-            1,
-            0,
+            KineticWells.NONE,
             0.02,
-            2400,
-            0);
+            2400);
 
     /** Nickel manganese cobalt. Rest curve, resistances and efficiency: the usual ones of such cells, from memory. */
     private static final CellParameters NMC = new CellParameters(
@@ -108,16 +97,13 @@ final class Chemistries {
             0.080,
             new double[] {0.040, 0.050},
             new double[] {120, 1200},
-            0.8,
-            0.02,
+            NearFull.unbounded(0.8, 0.02, 2400),
             0.40,
             0.02,
             0.0004,
-            1,
-            0,
+            KineticWells.NONE,
             0.02,
-            2400,
-            0);
+            2400);
 
     private Chemistries() {}
 

@@ -9,6 +9,8 @@ import sparen.series.Stay;
 public final class BatteryBranch {
     /** So little is neither charging nor discharging (A): rounding must not turn a battery about. */
     private static final double NO_AMPERES = 1e-9;
+    /** A straight line this near the current (share of it, and A) stands for its bent voltage: chargers compare to ten times as much. */
+    private static final double STRAIGHT = 1e-12;
 
     private final BatteryCircuit circuit;
     private final double cableOhms;
@@ -20,6 +22,8 @@ public final class BatteryBranch {
     private boolean expectCharging;
     private boolean blocked;
     private double siemens;
+    private double straightVolts;
+    private double lastAmperes;
     private double known;
 
     /**
@@ -47,8 +51,16 @@ public final class BatteryBranch {
 
     private void beginCircuit() {
         circuit.begin(expectCharging);
-        siemens = 1 / (circuit.resistance()[0] + cableOhms);
+        if (circuit.bends()) {
+            circuit.bendAt(lastAmperes);
+        }
+        straighten();
         blocked = expectCharging ? !mayCharge : !mayDischarge;
+    }
+
+    private void straighten() {
+        siemens = 1 / (circuit.differentialOhms() + cableOhms);
+        straightVolts = circuit.straightVolts();
     }
 
     /** Whether it carries current in the balance that is being solved. */
@@ -60,8 +72,29 @@ public final class BatteryBranch {
         return siemens;
     }
 
-    double electromotiveForce() {
-        return circuit.electromotiveForce()[0];
+    /** The voltage (V) at which it would take no current, as far as it is a straight line. */
+    double straightVolts() {
+        return straightVolts;
+    }
+
+    /**
+     * Looks whether the solved voltage where the batteries join (V) is one at which the straight line stands for the battery, and takes
+     * a better one where it is not.
+     *
+     * @return whether it took a better one
+     */
+    boolean bends(double nodeVolts) {
+        if (blocked || !circuit.bends()) {
+            return false;
+        }
+        double amperes = circuit.amperes(nodeVolts - circuit.electromotiveForce()[0], cableOhms);
+        double straight = (nodeVolts - straightVolts) * siemens;
+        if (Math.abs(amperes - straight) <= STRAIGHT * (1 + Math.abs(amperes))) {
+            return false;
+        }
+        circuit.bendAt(amperes);
+        straighten();
+        return true;
     }
 
     /**
@@ -102,9 +135,12 @@ public final class BatteryBranch {
      * @param alone the whole current (A) where no other battery takes part, else NaN: so charge is conserved to the last digit
      */
     void place(double nodeVolts, double alone) {
-        double shared = Double.isNaN(alone) ? (nodeVolts - circuit.electromotiveForce()[0]) * siemens : alone;
+        double shared = Double.isNaN(alone) ? (nodeVolts - straightVolts) * siemens : alone;
         current[0] = blocked ? 0 : shared;
-        terminalVolts[0] = circuit.electromotiveForce()[0] + circuit.resistance()[0] * current[0];
+        if (circuit.bends()) {
+            circuit.bendAt(current[0]);
+        }
+        terminalVolts[0] = circuit.volts(current[0]);
     }
 
     /** Extends the battery's state to order k and returns the current it would push at a node voltage of 0 (A, negative sense). */
@@ -113,8 +149,7 @@ public final class BatteryBranch {
         if (blocked) {
             return 0;
         }
-        double[] ohms = circuit.resistance();
-        known = circuit.electromotiveForce()[k] + Series.innerProduct(ohms, current, k) + ohms[k] * current[0];
+        known = circuit.knownVolts(current, k);
         return known * siemens;
     }
 
@@ -125,10 +160,12 @@ public final class BatteryBranch {
             return;
         }
         current[k] = Double.isNaN(alone) ? (nodeVolts - known) * siemens : alone;
-        terminalVolts[k] = known + circuit.resistance()[0] * current[k];
+        circuit.take(current[k], k);
+        terminalVolts[k] = known + circuit.differentialOhms() * current[k];
     }
 
     void advance(int order, double seconds) {
+        lastAmperes = Series.at(current, order, seconds);
         circuit.advance(order, seconds);
     }
 

@@ -10,10 +10,11 @@ import sparen.series.Series;
  *
  * <p>Branch current J is positive into the bus; at the branch's far end the voltage is V + R J. A power branch has J (V + R J) = P
  * (P negative for a load), a linear branch J = a + a′t − g V. The batteries join at a node N, each takes I = (N − E) / (R + its
- * cable); V = N + Rmain Σ I.
+ * cable), with a lead-acid battery near full as a straight line about its solution; V = N + Rmain Σ I.
  */
 public final class BusBalance {
     private static final int MOST_ITERATIONS = 60;
+    private static final int MOST_BENDS = 20;
     private static final double SOLVED_AMPERES = 1e-11;
     /** A last change of this share of the voltage leaves an error of its square (Newton). */
     private static final double SOLVED_SHARE = 1e-8;
@@ -120,13 +121,12 @@ public final class BusBalance {
      */
     public boolean solve() {
         listActive();
-        int rounds = 4 * batteries.length + 2;
         for (BatteryBranch battery : batteries) {
             battery.begin();
         }
         boolean triedOtherWay = false;
         boolean turnedToLoad = false;
-        for (int round = 0; round < rounds; round++) {
+        for (int round = 0; round < 4 * batteries.length + MOST_BENDS; round++) {
             gatherBatteries();
             if (nodeConductance == 0 && !triedOtherWay) {
                 // With every discharge path open a source may still charge, and the other way round.
@@ -140,19 +140,19 @@ public final class BusBalance {
                 return false;
             }
             if (!solveFor()) {
-                // The resistance against charging may be all that stands in the way of a load: try what discharging can
-                // give.
+                // The resistance against charging may be all that stands in the way of a load: try to discharge.
                 if (!turnedToLoad && turnToDischarge()) {
                     turnedToLoad = true;
                     continue;
                 }
                 return false;
             }
-            if (!oneTurns()) {
+            if (!oneChanges()) {
                 return true;
             }
         }
-        return true;
+        gatherBatteries();
+        return solveFor();
     }
 
     private boolean turnToDischarge() {
@@ -177,7 +177,7 @@ public final class BusBalance {
             if (battery.takesPart()) {
                 taking++;
                 conductanceSum += battery.siemens();
-                currentSum += battery.siemens() * battery.electromotiveForce();
+                currentSum += battery.siemens() * battery.straightVolts();
             }
         }
         isAlone = taking == 1;
@@ -186,14 +186,16 @@ public final class BusBalance {
         series = 1 / (1 / conductanceSum + mainOhms);
     }
 
-    /** Lets one battery turn from charging to discharging, drop out or come in; they are looked at in order. */
-    private boolean oneTurns() {
+    /** Whether a battery is taken otherwise: as a better straight line or, once all lines stand, turned, dropped or let in. */
+    private boolean oneChanges() {
+        boolean changes = false;
         for (BatteryBranch battery : batteries) {
-            if (battery.turns(nodeVolts[0])) {
-                return true;
-            }
+            changes |= battery.bends(nodeVolts[0]);
         }
-        return false;
+        for (int i = 0; !changes && i < batteries.length; i++) {
+            changes = batteries[i].turns(nodeVolts[0]);
+        }
+        return changes;
     }
 
     /** Branches that carry nothing are left out of all sums. */
@@ -273,11 +275,10 @@ public final class BusBalance {
         for (BatteryBranch battery : batteries) {
             battery.place(nodeVolts[0], isAlone ? sum : Double.NaN);
         }
-        assert Math.abs((volts - emf) * series - sum) < 1e-6;
     }
 
     /**
-     * Carries all series of the solved balance through a step: to {@link Series#LOW_ORDER} where that is enough, to the middle one, else to full order.
+     * Carries all series of the solved balance through a step: to the low order where that is enough, to the middle one, else to the full.
      *
      * @param seconds the step they must be good for (s)
      * @param negligibleVolts where the last term of the low order is below this nothing more is needed (V)
@@ -294,10 +295,10 @@ public final class BusBalance {
     }
 
     private void expandTo(int from, int to) {
-        for (order = from; order <= to; order++) {
-            expandTo(order);
-        }
         order = to;
+        for (int k = from; k <= to; k++) {
+            expandTo(k);
+        }
     }
 
     private double term(int k, double seconds) {

@@ -40,8 +40,12 @@ final class BatteriesAtWork {
         return Arrays.stream(all).map(battery -> battery.branch).toArray(BatteryBranch[]::new);
     }
 
-    /** State of charge of all batteries together (fraction). */
+    /** State of charge of all batteries together (fraction): of what is stated, of which nothing is left at 0. */
     double charge() {
+        return Math.max(0, chargeOfStated());
+    }
+
+    private double chargeOfStated() {
         if (all.length == 1) {
             return all[0].branch.circuit().charge()[0];
         }
@@ -51,6 +55,17 @@ final class BatteriesAtWork {
             double coulombs = battery.capacityCoulombs;
             sum += coulombs * battery.branch.circuit().charge()[0];
             weight += coulombs;
+        }
+        return sum / weight;
+    }
+
+    /** How full they are together (fraction): of all there is in them. */
+    double filled() {
+        double sum = 0;
+        double weight = 0;
+        for (BatteryAtWork battery : all) {
+            sum += battery.capacityCoulombs * battery.branch.circuit().filled();
+            weight += battery.capacityCoulombs;
         }
         return sum / weight;
     }

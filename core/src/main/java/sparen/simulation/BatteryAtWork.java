@@ -16,7 +16,7 @@ import sparen.site.ParallelBattery;
 
 /** A battery with its BMS in one run; stands for several that are alike, which stay alike. */
 final class BatteryAtWork implements Part {
-    /** An empty battery among others gives again from this state of charge on (fraction); judgement. */
+    /** An empty battery among others gives again when it is filled so far (fraction of all there is in it); judgement. */
     private static final double REFILLED_CHARGE = 0.005;
 
     final BatteryBranch branch;
@@ -61,7 +61,7 @@ final class BatteryAtWork implements Part {
     /** One of several that has nothing left gives no more, until it has been charged a little; whether that has just changed. */
     boolean settleEmpty() {
         boolean next = spent
-                ? branch.circuit().charge()[0] < REFILLED_CHARGE
+                ? branch.circuit().filled() < REFILLED_CHARGE
                 : branch.circuit().isEmpty();
         boolean changed = next != spent;
         spent = next;

@@ -88,10 +88,13 @@ final class ConverterAtWork implements Part {
         return retryAt > Double.NEGATIVE_INFINITY ? Math.min(due, retryAt) : due;
     }
 
-    /** The input voltage at which its state changes next is watched from the side it is on. */
+    /** The input voltage at which its state changes next is watched from the side it is on, once it may change. */
     @Override
     public void watch(Stay stay, Circuit circuit) {
         double[] volts = circuit.bus.busVolts();
+        if (offUntil > now) {
+            return;
+        }
         if (lowInput) {
             stay.within(volts, Double.NEGATIVE_INFINITY, Math.nextDown(converter.restartInputVolts()));
         } else {

@@ -336,7 +336,7 @@ final class Run {
         if (circuit.isDead()
                 && now >= deadUntil
                 && circuit.batteries.canDischarge()
-                && circuit.batteries.charge() >= RECOVERED_CHARGE) {
+                && circuit.batteries.filled() >= RECOVERED_CHARGE) {
             circuit.setDead(false);
             report(Event.Kind.RECOVERED, "", Fact.of(Change.CAN_GIVE_AGAIN));
         }

@@ -88,8 +88,9 @@ public class BatteryCircuitTest {
         for (double charge = 0.5; charge < 1; charge += 0.001) {
             BatteryCircuit circuit = new BatteryCircuit(model, charge);
             circuit.begin(true);
-            double settled = model.settledOhms() - model.ohmicOhms() + circuit.resistance()[0];
-            if (circuit.electromotiveForce()[0] + settled * amperes >= volts) {
+            circuit.bendAt(amperes);
+            double rebound = model.settledOhms() - model.ohmicOhms();
+            if (circuit.volts(amperes) + rebound * amperes >= volts) {
                 return charge;
             }
         }

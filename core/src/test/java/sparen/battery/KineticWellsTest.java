@@ -33,7 +33,7 @@ public class KineticWellsTest {
 
     @Test(dataProvider = "rates")
     public void givesTheCapacityOfTheRate(double most, double share, double exchange, double hours, double expected) {
-        assertEquals(most * KineticWells.capacityShare(share, exchange, hours), expected, 1e-5);
+        assertEquals(most * wells(share, exchange).capacityShare(hours), expected, 1e-5);
         // And the circuit at that current is empty at that time.
         BatteryCircuit battery = new BatteryCircuit(model(most, share, exchange), 1);
         double emptyAt = run(battery, -expected / hours, 2 * hours * 3600);
@@ -90,17 +90,19 @@ public class KineticWellsTest {
                 new double[0],
                 new double[0],
                 new double[0],
+                NearFull.NONE,
                 0,
                 1,
                 0,
+                wells(share, exchange),
                 1,
-                0,
-                share,
-                exchange / 3600,
-                0,
                 0,
                 0,
                 0);
+    }
+
+    private static KineticWells wells(double share, double exchange) {
+        return new KineticWells(share, exchange, exchange, 0, 0);
     }
 
     /** Runs a steady current until a time (s) or until the well at hand is empty; when that was (s). */

@@ -31,6 +31,10 @@ public class LeadAcidCurvesTest {
         return (2.24 + 1.97 * Math.log(1 + amperes / C10)) * (1 - 0.002 * (celsius - 25));
     }
 
+    static double finalVolts(double amperes, double celsius) {
+        return (2.45 + 2.011 * Math.log(1 + amperes / C10)) * (1 - 0.002 * (celsius - 25));
+    }
+
     static double capacity(double amperes, double celsius) {
         double rate = amperes / (C10 / 10);
         return C10 * 1.67 / (1 + 0.67 * Math.pow(rate, 0.9)) * (1 + 0.005 * (celsius - 25));
@@ -44,6 +48,8 @@ public class LeadAcidCurvesTest {
         assertEquals(chargeVolts(0.5, 10, 25), 2.266652, 1e-6);
         assertEquals(chargeVolts(0.8, 20, 5), 3.259425, 1e-6);
         assertEquals(gassingVolts(10, 5), 2.524871, 1e-6);
+        assertEquals(finalVolts(10, 25), 2.641669, 1e-6);
+        assertEquals(finalVolts(20, 5), 2.929315, 1e-6);
         assertEquals(capacity(20, 25), 74.2135, 1e-4);
         assertEquals(capacity(5, 5), 110.5924, 1e-4);
     }
@@ -60,11 +66,26 @@ public class LeadAcidCurvesTest {
         }
     }
 
-    /** Half a percent for each kelvin at the ten-hour rate, within a third of that. */
-    @Test
-    public void capacityFallsInTheCold() {
-        double perKelvin = (discharge(10, 25)[0] - discharge(10, 5)[0]) / discharge(10, 25)[0] / 20;
-        assertEquals(perKelvin, 0.005, 0.0017);
+    @DataProvider
+    public Object[][] leadAcids() {
+        return new Object[][] {{Chemistry.FLOODED}, {Chemistry.AGM}, {Chemistry.GEL}};
+    }
+
+    /**
+     * What is left of the capacity at the ten-hour rate: 1 / the temperature factor of IEEE 485, table 1 (1.11 at 15.6 °C, 1.30 at 4.4 °C,
+     * 1.52 at −3.9 °C, 0.93 at 35 °C; from memory), within 3 points. At a hundred hours the cold takes less than half as much, but takes
+     * some (common practice, no source).
+     */
+    @Test(dataProvider = "leadAcids")
+    public void coldTakesCapacityAsTheStandardSays(Chemistry chemistry) {
+        double full = discharge(chemistry, 10, 25)[0];
+        double[][] factors = {{15.6, 1.11}, {4.4, 1.30}, {-3.9, 1.52}, {35, 0.93}};
+        for (double[] row : factors) {
+            assertEquals(
+                    discharge(chemistry, 10, row[0])[0] / full, 1 / row[1], 0.03, chemistry + " at " + row[0] + " °C");
+        }
+        double slowly = discharge(chemistry, 1.1, -3.9)[0] / discharge(chemistry, 1.1, 25)[0];
+        assertTrue(slowly > 0.83 && slowly < 0.97, chemistry + " at 100 h and −3.9 °C: " + slowly);
     }
 
     @DataProvider
@@ -82,38 +103,57 @@ public class LeadAcidCurvesTest {
         }
     }
 
-    /** Voltage while charging below gassing, within 100 mV a cell up to half full; the resistance near full is the model's own. */
-    @Test(dataProvider = "currents")
-    public void chargesAlongTheRelationBelowGassing(double amperes) {
-        BatteryCircuit cell = cell(0.1);
-        BusBalance bus = new BusBalance(cell, 0, new double[] {0});
-        int compared = 0;
-        double next = 0.3;
-        for (int i = 0; i < 4000 && next < 0.5; i++) {
-            bus.setCurrent(0, amperes, 0);
-            assertTrue(bus.solve());
-            bus.expand(20, 0);
-            bus.advance(20);
-            if (cell.charge()[0] >= next && chargeVolts(next, amperes, 25) < gassingVolts(amperes, 25)) {
-                assertEquals(bus.batteryVolts()[0], chargeVolts(next, amperes, 25), 0.1, amperes + " A at " + next);
-                compared++;
-                next += 0.15;
-            } else if (cell.charge()[0] >= next) {
-                next = 1;
-            }
-        }
-        assertTrue(compared >= 2, "compared " + compared);
+    @DataProvider
+    public Object[][] charges() {
+        return new Object[][] {{5.0, 25.0}, {10.0, 25.0}, {20.0, 25.0}, {5.0, 5.0}, {10.0, 5.0}, {20.0, 5.0}};
     }
 
-    private static BatteryCircuit cell(double charge) {
-        BatteryBank bank = new BatteryBank("cell", Chemistry.FLOODED, 1, C10, 10, 0.1, 10, charge, Optional.empty());
+    /**
+     * Steady charging without a regulator, warm and cold: along the relation up to its gassing voltage, past half full too, and at the end
+     * at its final voltage, within 100 mV a cell. Between them the relation jumps by 0.2 V
+     * within some minutes; there the model climbs for a tenth of the charge.
+     */
+    @Test(dataProvider = "charges")
+    public void chargesAlongTheRelationToItsFinalVoltage(double amperes, double celsius) {
+        BatteryCircuit cell = cell(Chemistry.FLOODED, 0.15);
+        cell.setCelsius(celsius);
+        BusBalance bus = new BusBalance(cell, 0, new double[] {0});
+        double next = 0.2;
+        int below = 0;
+        double volts = 0;
+        for (int i = 0; i < 8000 && next < 0.99; i++) {
+            bus.setCurrent(0, amperes, 0);
+            assertTrue(bus.solve());
+            volts = bus.batteryVolts()[0];
+            double charge = cell.charge()[0];
+            if (charge >= next) {
+                double relation = chargeVolts(charge, amperes, celsius);
+                if (relation < gassingVolts(amperes, celsius)) {
+                    assertEquals(volts, relation, 0.1, amperes + " A at " + charge);
+                    below++;
+                }
+                next += 0.05;
+            }
+            bus.expand(20, 0);
+            bus.advance(20);
+        }
+        assertTrue(below >= 9, "compared " + below);
+        assertEquals(volts, finalVolts(amperes, celsius), 0.1, amperes + " A at the end");
+    }
+
+    private static BatteryCircuit cell(Chemistry chemistry, double charge) {
+        BatteryBank bank = new BatteryBank("cell", chemistry, 1, C10, 10, 0.1, 10, charge, Optional.empty());
         return new BatteryCircuit(BatteryModel.of(bank), charge);
     }
 
     /** Capacity until the well at hand is empty (Ah), then the voltage at each hundredth of it. */
     private static double[] discharge(double amperes, double celsius) {
-        double[] volts = new double[20_000];
-        BatteryCircuit cell = cell(1);
+        return discharge(Chemistry.FLOODED, amperes, celsius);
+    }
+
+    private static double[] discharge(Chemistry chemistry, double amperes, double celsius) {
+        double[] volts = new double[60_000];
+        BatteryCircuit cell = cell(chemistry, 1);
         cell.setCelsius(celsius);
         BusBalance bus = new BusBalance(cell, 0, new double[] {0});
         int steps = 0;

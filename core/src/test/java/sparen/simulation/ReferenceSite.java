@@ -15,6 +15,7 @@ import org.hipparchus.ode.events.ODEEventDetector;
 import org.hipparchus.ode.events.ODEEventHandler;
 import org.hipparchus.ode.nonstiff.DormandPrince853Integrator;
 import sparen.battery.BatteryModel;
+import sparen.battery.NearFull;
 import sparen.program.ChargeProgram;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Standard;
@@ -46,7 +47,6 @@ public final class ReferenceSite {
     private final double[] state;
     private double celsius;
     private double factor;
-    private double exchange;
     private double shift;
     private double arrayWatts;
     private boolean closed = true;
@@ -84,7 +84,7 @@ public final class ReferenceSite {
         alwaysWatts = always;
         cutWatts = behind;
         state = new double[2 + model.rcOhms().length];
-        state[0] = site.battery().startStateOfCharge();
+        state[0] = 1 - (1 - site.battery().startStateOfCharge()) * model.statedShare();
         state[1] = state[0];
         double[] air = scenario.weather().ambientCelsius();
         celsius = Arrays.stream(air, 0, 1440).average().orElseThrow();
@@ -94,7 +94,6 @@ public final class ReferenceSite {
 
     private void takeCelsius() {
         factor = model.resistanceFactor(celsius);
-        exchange = model.exchangePerSecond() * model.exchangeFactor(celsius);
         shift = model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
     }
 
@@ -113,11 +112,20 @@ public final class ReferenceSite {
         return volts + shift;
     }
 
-    private double ohms(double[] y, boolean charging) {
-        double extra = charging
-                ? model.fullOhms() * model.fullMargin() / (1 + model.fullMargin() - y[0])
-                : model.emptyOhms() * model.emptyMargin() / (y[0] + model.emptyMargin());
-        return (model.ohmicOhms() + extra) * factor;
+    /** What stands between the electromotive force and the terminals at a current (V). */
+    private double dropped(double[] y, double amperes) {
+        if (amperes <= 0) {
+            return amperes
+                    * (model.ohmicOhms() + model.emptyOhms() * model.emptyMargin() / (y[0] + model.emptyMargin()))
+                    * factor;
+        }
+        NearFull near = model.nearFull();
+        double steep =
+                amperes * near.ohms() * near.margin() / (1 + near.margin() - y[0]) * model.nearFullFactor(celsius);
+        double most = near.mostVolts()
+                + near.mostVoltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS)
+                + near.mostOhms() * amperes;
+        return model.ohmicOhms() * factor * amperes + (near.isBounded() ? steep * most / (steep + most) : steep);
     }
 
     /** What the controller pushes into a bus at a voltage: the least of power, current and what holds its voltage, never less than 0. */
@@ -142,8 +150,7 @@ public final class ReferenceSite {
         for (int i = 0; i < 80; i++) {
             double middle = (low + high) / 2;
             double amperes = net(middle);
-            double taken = (middle - emf) / (ohms(y, middle > emf) + mainOhms);
-            if (amperes > taken) {
+            if (amperes * mainOhms + dropped(y, amperes) + emf > middle) {
                 low = middle;
             } else {
                 high = middle;
@@ -189,7 +196,10 @@ public final class ReferenceSite {
             double amperes = net(bus(y));
             boolean charging = amperes > 0;
             double gas = charging && model.gasMargin() > 0 ? model.gasMargin() / (1 + model.gasMargin() - y[0]) : 0;
-            double c = model.availableShare();
+            double c = model.wells().availableShare();
+            double exchange = y[1] > y[0]
+                    ? model.wells().followsPerSecond(celsius)
+                    : model.wells().fillsPerSecond(celsius);
             double[] d = new double[y.length];
             double stored = (1 - gas) * amperes - model.selfDischargeAmperes();
             d[0] = stored / (c * model.capacityCoulombs()) + exchange * (1 - c) * (y[1] - y[0]);
@@ -361,9 +371,9 @@ public final class ReferenceSite {
         return stages;
     }
 
-    /** State of charge of both wells at the end (fraction). */
+    /** State of charge at the end: of both wells, counted down from full in parts of what is stated (fraction). */
     public double charge() {
-        double c = model.availableShare();
-        return c * state[0] + (1 - c) * state[1];
+        double c = model.wells().availableShare();
+        return 1 - (1 - c * state[0] - (1 - c) * state[1]) / model.statedShare();
     }
 }
