@@ -17,5 +17,12 @@ public final class Standard {
     /** At which rooms, machines in them and conductors are taken where nothing else is known (°C), common practice, no source. */
     public static final double ROOM_CELSIUS = 20;
 
+    /**
+     * From which state of charge on a battery counts as full (fraction): what is in it, warm or cold, when it is held at absorption and takes
+     * no more than 2 % of its stated capacity, by which chargers end absorption and monitors set themselves to full. Common practice, no
+     * source; held by a test.
+     */
+    public static final double FULL_CHARGE = 0.95;
+
     private Standard() {}
 }

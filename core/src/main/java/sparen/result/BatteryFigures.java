@@ -9,7 +9,7 @@ import java.util.Optional;
  * @param deepCycles counted cycles of half the capacity or more
  * @param secondsBelow20 state of charge below 20 % (s)
  * @param secondsBelow50 below 50 % (s)
- * @param secondsFull at 98 % or more (s)
+ * @param secondsFull at {@link sparen.quantity.Standard#FULL_CHARGE} or more (s)
  * @param secondsCold battery below 0 °C (s)
  * @param secondsHot battery above 40 °C (s)
  * @param lowestCelsius battery temperature (°C)

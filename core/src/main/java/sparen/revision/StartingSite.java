@@ -28,6 +28,9 @@ import sparen.site.SolarArrayBuilder;
 
 /** What stands at a new site, by the little that is known of it: usual parts in usual sizes, common practice, no source. */
 final class StartingSite {
+    /** A monitor calls the battery full a little before the charger ends absorption at 2 % (share of capacity an hour); common practice. */
+    private static final double FULL_TAIL = 0.025;
+
     private final StartingPoint known;
 
     private StartingSite(StartingPoint known) {
@@ -130,7 +133,7 @@ final class StartingSite {
                 .stepPercent(1)
                 .sampleSeconds(5)
                 .fullVolts(known.bank(2.38, 2.35, 3.46, 4.07))
-                .fullAmperes(Math.max(0.1, known.capacityAmpereHours() * 0.04))
+                .fullAmperes(Math.max(0.1, known.capacityAmpereHours() * FULL_TAIL))
                 .fullSeconds(300)
                 .build();
     }

@@ -3,6 +3,7 @@ package sparen.simulation;
 import java.util.Arrays;
 import java.util.Optional;
 import sparen.battery.Rainflow;
+import sparen.quantity.Standard;
 import sparen.result.BatteryFigures;
 
 /** Gathers what wears a battery while a run goes on: turning points of the state of charge, and time spent where it should not be. */
@@ -31,7 +32,7 @@ final class WearMeter {
     void count(double seconds, double charge, double celsius) {
         below20 += charge < 0.2 ? seconds : 0;
         below50 += charge < 0.5 ? seconds : 0;
-        full += charge >= 0.98 ? seconds : 0;
+        full += charge >= Standard.FULL_CHARGE ? seconds : 0;
         cold += celsius < 0 ? seconds : 0;
         hot += celsius > 40 ? seconds : 0;
         lowestCelsius = Math.min(lowestCelsius, celsius);

@@ -17,7 +17,6 @@ public final class Chain {
     /** Something that moved so shortly before belongs to it (s): longer than usual delays. */
     private static final double NEAR_SECONDS = 120;
 
-    private static final double FULL = 0.95;
     private static final int MOST_NEAR = 6;
 
     private Chain() {}
@@ -74,10 +73,10 @@ public final class Chain {
                                 .count()
                         - 1);
         int since = day;
-        while (since > 0 && days.get(since - 1).highestStateOfCharge() < FULL) {
+        while (since > 0 && days.get(since - 1).highestStateOfCharge() < Standard.FULL_CHARGE) {
             since--;
         }
-        if (event.stateOfCharge() >= FULL || day - since < 1) {
+        if (event.stateOfCharge() >= Standard.FULL_CHARGE || day - since < 1) {
             return Optional.empty();
         }
         double sun = 0;

@@ -3,11 +3,14 @@ package sparen.battery;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.power.BusBalance;
 import sparen.series.Series;
 import sparen.series.Stay;
+import sparen.site.BatteryBank;
+import sparen.site.Chemistry;
 
 /**
  * Two wells against the closed forms of J. F. Manwell and J. G. McGowan, Solar Energy 50 (1993) 399–405 (formulas from memory),
@@ -79,6 +82,26 @@ public class KineticWellsTest {
             }
             assertEquals(battery.storedJoules() - before + lost, in, 1e-6 * Math.max(1, Math.abs(in)));
         }
+    }
+
+    /**
+     * State of charge counts down what has been taken in parts of what is stated: a perfect monitor set to that agrees at any rate, and at the
+     * stated one nothing is left at 0. By hand: of 100 Ah stated at 10 h, 5 h at 10 A leave half, another 5 h nothing.
+     */
+    @Test
+    public void countsInPartsOfWhatIsStated() {
+        BatteryBank bank = new BatteryBank("agm", Chemistry.AGM, 6, 100, 10, 0.1, 100, 1, Optional.empty());
+        BatteryModel model = BatteryModel.of(bank);
+        BatteryCircuit battery = new BatteryCircuit(model, 1);
+        double lost = model.selfDischargeAmperes() * 5;
+        run(battery, -10 + lost / 5, 5 * 3600);
+        assertEquals(battery.charge()[0], 0.5, 1e-9);
+        assertEquals(run(battery, -10 + lost / 5, 36_000) / 3600, 5, 1e-3, "hours more");
+        assertEquals(battery.charge()[0], 0, 1e-4);
+        // At a hundredth of it there is more than what is stated.
+        BatteryCircuit slow = new BatteryCircuit(model, 1);
+        run(slow, -1, 400 * 3600);
+        assertTrue(slow.charge()[0] < -0.05 && slow.charge()[0] > -0.15, "" + slow.charge()[0]);
     }
 
     private static BatteryModel model(double ampereHours, double share, double exchange) {

@@ -276,9 +276,6 @@ public class SunTest {
                 meinel += 1353 * 1.033 * Math.pow(0.7, Math.pow(air, 0.678)) * Math.max(0, inPlane) / 60;
             }
         }
-        System.out.println(
-                beam + " " + meinel + " " + Arrays.stream(weather.beamWatts()).max() + " "
-                        + Arrays.stream(weather.diffuseWatts()).max());
         assertEquals(beam, meinel, 0.2 * meinel, "Wh/m²");
     }
 }
