@@ -97,6 +97,7 @@ public final class Checks {
             new NeverDiverted(),
             new DivertedFromBattery(),
             new NeverFull(),
+            new ChargingStopped(),
             new GeneratorGaveUp(),
             new NeverExercised());
 

@@ -1,5 +1,6 @@
 package sparen.power;
 
+import java.util.List;
 import java.util.Optional;
 import sparen.logic.Timer;
 import sparen.program.ChargeDetails;
@@ -9,6 +10,7 @@ import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
 import sparen.quantity.Standard;
 import sparen.result.Change;
+import sparen.result.Fact;
 import sparen.series.Stay;
 
 /**
@@ -31,10 +33,7 @@ public final class ChargeRegulator {
 
     private static final double HAIR = 1e-11;
     private static final double NO_AMPERES = 1e-9;
-    /** Once stopped on over-voltage it does not charge before this (s); judgement, no source. */
-    private static final double LEAST_STOP_SECONDS = 1;
-
-    /** A charger that has had no source for so long begins a new morning (s); judgement, no source. */
+    /** An array that has given nothing for so long (s) has been away for a night, not for a cloud; judgement, no source. */
     private static final double NIGHT_SECONDS = 3600;
 
     private final ChargeProgram program;
@@ -51,19 +50,17 @@ public final class ChargeRegulator {
     private double set;
     private double rechargeSet;
     private double absorptionTime;
-    private double heldTime;
-    private double heldSince = Double.NaN;
+    private final HeldTime heldTime;
     private double stageSince;
     private double cycleSince;
     private double bulkTime;
     private double equalizedAt;
-    private double darkSince = Double.NEGATIVE_INFINITY;
-    private boolean enabled = true;
-    private boolean temperatureStops;
-    private boolean overVoltageStops;
-    private double stageLookedAt;
-    private double stoppedUntil = Double.NEGATIVE_INFINITY;
-    private boolean morning;
+    private double darkSince = Double.NaN;
+    private final double awaySeconds;
+    private final ChargeStops stops;
+    private boolean aims;
+    private boolean aimTaken = true;
+    private boolean moved;
     private Change leftBy = Change.RESTED_HIGH;
     private final boolean tailIsNet;
     private final double tailLevel;
@@ -83,15 +80,26 @@ public final class ChargeRegulator {
     /** What a battery asks for (V, A). */
     public record BmsRequest(double volts, double amperes) {}
 
+    /** One whose source is the sun. */
+    public ChargeRegulator(ChargeProgram program, int cells, double maximumAmperes) {
+        this(program, cells, maximumAmperes, NIGHT_SECONDS);
+    }
+
     /**
      * @param program its setpoints
      * @param cells in series, for compensation
      * @param maximumAmperes what its output can give (A)
+     * @param awaySeconds when its source comes back after so long it begins anew (s)
      */
-    public ChargeRegulator(ChargeProgram program, int cells, double maximumAmperes) {
+    public ChargeRegulator(ChargeProgram program, int cells, double maximumAmperes, double awaySeconds) {
+        this.awaySeconds = awaySeconds;
         this.program = program;
         this.cells = cells;
         details = program.details().orElse(ChargeDetails.NONE);
+        stops = new ChargeStops(details);
+        heldTime = new HeldTime(details.absorptionEnd()
+                .map(end -> end.inCloud() == AbsorptionEnd.InCloud.STARTS_ANEW)
+                .orElse(false));
         hardwareAmperes = Math.min(maximumAmperes, details.maximumAmperes().orElse(Double.POSITIVE_INFINITY));
         capAmperes = hardwareAmperes;
         recharge = new Timer(program.rechargeDelaySeconds());
@@ -127,22 +135,19 @@ public final class ChargeRegulator {
 
     /** Lets it charge or not: its enable input, or the contact on its source's side. */
     public void enable(boolean mayRun) {
-        enabled = mayRun;
+        stops.enable(mayRun);
         weigh();
     }
 
     /** Whether it is let charge. */
     public boolean isEnabled() {
-        return enabled;
+        return stops.isEnabled();
     }
 
     /** Takes the battery's temperature (°C): compensation, and charging stopped in cold or heat. */
     public void takeCelsius(double batteryCelsius) {
         celsius = batteryCelsius;
-        details.temperatureLimits().ifPresent(limits -> {
-            double inside = temperatureStops ? limits.hysteresisKelvin() : 0;
-            temperatureStops = celsius < limits.coldCelsius() + inside || celsius > limits.hotCelsius() - inside;
-        });
+        stops.takeCelsius(celsius);
         refresh();
         weigh();
     }
@@ -155,6 +160,7 @@ public final class ChargeRegulator {
     /** Takes what the battery asks for, and whether it still talks. */
     public void takeRequest(Optional<BmsRequest> asked, boolean stillTalks) {
         talks = stillTalks;
+        stops.takeTalk(talks);
         if (stillTalks) {
             request = asked;
         }
@@ -174,15 +180,8 @@ public final class ChargeRegulator {
         return drops ? Optional.empty() : request;
     }
 
-    private boolean silenceStops() {
-        return !talks
-                && details.bms()
-                        .map(bms -> bms.whenTalkStops() == WhenTalkStops.STOP)
-                        .orElse(false);
-    }
-
     private boolean mayCharge() {
-        return enabled && !temperatureStops && !overVoltageStops && !silenceStops() && stage != ChargeStage.OFF;
+        return !stops.stop() && stage != ChargeStage.OFF;
     }
 
     /** Works out the levels in force, once for each change of stage, temperature or request. */
@@ -300,6 +299,8 @@ public final class ChargeRegulator {
      */
     public boolean holdsStill(double seconds, double volts, double amperes, double netAmperes) {
         return seconds < quietDue
+                && !stops.hasNews()
+                && aimTaken
                 && volts >= quietLow
                 && volts <= quietHigh
                 && (limit == Limit.VOLTAGE) == quietHeld
@@ -337,15 +338,8 @@ public final class ChargeRegulator {
                 quietLow = Math.nextUp(rechargeSet);
             }
         }
-        if (details.overVoltage().isPresent()) {
-            if (overVoltageStops) {
-                quietLow = Math.max(
-                        quietLow, Math.nextUp(details.overVoltage().get().releaseVolts()));
-            } else {
-                quietHigh = Math.min(
-                        quietHigh, Math.nextDown(details.overVoltage().get().stopVolts()));
-            }
-        }
+        quietLow = Math.max(quietLow, stops.lowestVolts());
+        quietHigh = Math.min(quietHigh, stops.highestVolts());
     }
 
     /**
@@ -358,11 +352,10 @@ public final class ChargeRegulator {
      */
     public boolean settleStage(double seconds, double volts, double amperes, double netAmperes) {
         ChargeStage before = stage;
-        boolean stopped = overVoltageStops;
-        stageLookedAt = seconds;
-        settleOverVoltage(seconds, volts);
-        noteNight(seconds, volts);
-        boolean held = limit == Limit.VOLTAGE;
+        stops.settle(seconds, volts);
+        noteAbsence(seconds, volts);
+        takeAim(seconds);
+        boolean held = stage == before && limit == Limit.VOLTAGE;
         if (stage == ChargeStage.BULK && held) {
             bulkTime = seconds - stageSince;
             absorptionTime = details.absorptionEnd()
@@ -371,10 +364,13 @@ public final class ChargeRegulator {
                     .orElse(program.absorptionSeconds());
             enter(details.resumeVolts().isPresent() ? ChargeStage.OFF : ChargeStage.ABSORPTION, seconds);
         }
-        keepHeldTime(seconds, held);
+        if (stage == ChargeStage.ABSORPTION || stage == ChargeStage.EQUALIZATION) {
+            heldTime.observe(seconds, held);
+        }
         leaveWhenDue(seconds, held, tailIsNet ? netAmperes : amperes);
         settleRecharge(seconds, volts);
-        boolean changed = stage != before || overVoltageStops != stopped;
+        moved = stage != before;
+        boolean changed = moved || stops.hasNews();
         if (changed) {
             refresh();
             weigh();
@@ -383,33 +379,33 @@ public final class ChargeRegulator {
         return changed;
     }
 
-    private void settleOverVoltage(double seconds, double volts) {
-        if (details.overVoltage().isEmpty()) {
+    /** When its source comes back the stage is decided anew: float if the battery has rested high, else bulk. */
+    private void noteAbsence(double seconds, double volts) {
+        if (watts <= 0) {
+            darkSince = Double.isNaN(darkSince) ? seconds : darkSince;
             return;
         }
-        ChargeDetails.OverVoltage over = details.overVoltage().get();
-        boolean stops =
-                overVoltageStops ? seconds < stoppedUntil || volts > over.releaseVolts() : volts >= over.stopVolts();
-        if (stops && !overVoltageStops) {
-            stoppedUntil = seconds + LEAST_STOP_SECONDS;
+        boolean wasAway = seconds - darkSince >= awaySeconds;
+        darkSince = Double.NaN;
+        if (!wasAway || details.resumeVolts().isPresent()) {
+            return;
         }
-        overVoltageStops = stops;
+        boolean restedHigh =
+                details.startInFloatVolts().map(high -> volts >= high).orElse(false);
+        leftBy = restedHigh ? Change.RESTED_HIGH : Change.SOURCE_BACK;
+        cycleSince = seconds;
+        if (restedHigh || stage != ChargeStage.BULK) {
+            enter(restedHigh ? ChargeStage.FLOAT : ChargeStage.BULK, seconds);
+        }
     }
 
-    /** After a night without its source a charger may begin in float if the battery has rested high. */
-    private void noteNight(double seconds, double volts) {
-        if (details.startInFloatVolts().isEmpty()) {
-            return;
-        }
-        if (watts <= 0) {
-            darkSince = Math.min(darkSince == Double.NEGATIVE_INFINITY ? seconds : darkSince, seconds);
-            morning = seconds - darkSince >= NIGHT_SECONDS;
-        } else {
-            if (morning && volts >= details.startInFloatVolts().get()) {
-                enter(ChargeStage.FLOAT, seconds);
-            }
-            morning = false;
-            darkSince = Double.NEGATIVE_INFINITY;
+    /** While it is to reach a state of charge it goes on at absorption, whatever else would end that. */
+    private void takeAim(double seconds) {
+        aimTaken = true;
+        if (aims && (stage == ChargeStage.FLOAT || stage == ChargeStage.OFF)) {
+            leftBy = Change.AIMED;
+            cycleSince = seconds;
+            enter(ChargeStage.BULK, seconds);
         }
     }
 
@@ -417,7 +413,7 @@ public final class ChargeRegulator {
         if (awaitsTail()) {
             tail.observe(seconds, held && amperes <= tailLevel);
         }
-        if (stage == ChargeStage.ABSORPTION && (seconds >= heldDue() || tail.isDue(seconds))) {
+        if (stage == ChargeStage.ABSORPTION && !aims && (seconds >= heldDue() || tail.isDue(seconds))) {
             leftBy = tail.isDue(seconds) ? Change.TAIL_REACHED : Change.ABSORPTION_TIME_UP;
             tail.reset();
             boolean equalizes = details.equalization()
@@ -425,7 +421,8 @@ public final class ChargeRegulator {
                     .orElse(false);
             enter(equalizes ? ChargeStage.EQUALIZATION : afterAbsorption(), seconds);
         }
-        boolean tooLong = (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION) && seconds >= cycleDue();
+        boolean tooLong =
+                !aims && (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION) && seconds >= cycleDue();
         if (tooLong) {
             leftBy = Change.CYCLE_TOO_LONG;
             enter(afterAbsorption(), seconds);
@@ -451,51 +448,32 @@ public final class ChargeRegulator {
         recharge.observe(seconds, awaitsRecharge() && volts <= rechargeSet);
         if (recharge.isDue(seconds)) {
             recharge.reset();
+            leftBy = Change.RECHARGE_REACHED;
             cycleSince = seconds;
             enter(ChargeStage.BULK, seconds);
         }
     }
 
     private boolean awaitsRecharge() {
-        return stage != ChargeStage.BULK;
+        return stage != ChargeStage.BULK && watts > 0;
     }
 
     private void enter(ChargeStage next, double seconds) {
         stage = next;
         stageSince = seconds;
-        heldTime = 0;
-        heldSince = Double.NaN;
+        heldTime.reset();
         tail.reset();
     }
 
-    private void keepHeldTime(double seconds, boolean held) {
-        boolean counts = stage == ChargeStage.ABSORPTION || stage == ChargeStage.EQUALIZATION;
-        boolean counting = !Double.isNaN(heldSince);
-        if (counts && held && !counting) {
-            heldSince = seconds;
-        } else if (counting && !held) {
-            boolean anew = details.absorptionEnd()
-                    .map(end -> end.inCloud() == AbsorptionEnd.InCloud.STARTS_ANEW)
-                    .orElse(false);
-            heldTime = anew ? 0 : heldTime + seconds - heldSince;
-            heldSince = Double.NaN;
-        }
-    }
-
     private double heldDue() {
-        if (Double.isNaN(heldSince)) {
-            return Double.POSITIVE_INFINITY;
-        }
-        double wanted = stage == ChargeStage.EQUALIZATION
-                ? details.equalization().orElseThrow().seconds()
-                : absorptionTime;
-        return heldSince + wanted - heldTime;
+        return heldTime.dueSeconds(
+                stage == ChargeStage.EQUALIZATION
+                        ? details.equalization().orElseThrow().seconds()
+                        : absorptionTime);
     }
 
     private double cycleDue() {
-        return details.longestCycleSeconds().isPresent()
-                ? cycleSince + details.longestCycleSeconds().get()
-                : Double.POSITIVE_INFINITY;
+        return details.longestCycleSeconds().map(most -> cycleSince + most).orElse(Double.POSITIVE_INFINITY);
     }
 
     private double giveUpDue() {
@@ -503,20 +481,19 @@ public final class ChargeRegulator {
     }
 
     private double repeatDue() {
-        return details.repeatAbsorption().isPresent()
-                ? stageSince + details.repeatAbsorption().get().everyDays() * Standard.DAY
-                : Double.POSITIVE_INFINITY;
+        return details.repeatAbsorption()
+                .map(one -> stageSince + one.everyDays() * Standard.DAY)
+                .orElse(Double.POSITIVE_INFINITY);
     }
 
     /** The next instant (s) at which a timer of its stages is due. */
     public double dueSeconds() {
-        double due = Math.min(heldDue(), recharge.dueSeconds());
-        due = Math.min(due, tail.dueSeconds());
-        if (overVoltageStops && stoppedUntil > stageLookedAt) {
-            due = Math.min(due, stoppedUntil);
+        double due = Math.min(recharge.dueSeconds(), stops.dueSeconds());
+        if (!aims || stage == ChargeStage.EQUALIZATION) {
+            due = Math.min(due, Math.min(heldDue(), tail.dueSeconds()));
         }
         return switch (stage) {
-            case BULK, ABSORPTION -> Math.min(due, cycleDue());
+            case BULK, ABSORPTION -> aims ? due : Math.min(due, cycleDue());
             case EQUALIZATION -> Math.min(due, giveUpDue());
             case FLOAT -> Math.min(due, repeatDue());
             case OFF -> due;
@@ -533,9 +510,32 @@ public final class ChargeRegulator {
         return stage;
     }
 
-    /** What ended the stage before. */
-    public Change leftBy() {
-        return leftBy;
+    /** What has just become of it: what stops it or no longer does, and the stage it has moved to, with what ended the one before. */
+    public List<Fact> takeNews() {
+        List<Fact> news = stops.takeNews();
+        if (moved) {
+            moved = false;
+            switch (stage) {
+                case BULK -> news.addAll(List.of(Fact.of(leftBy), Fact.of(Change.BULK_BEGAN, set)));
+                case ABSORPTION -> news.add(Fact.of(Change.ABSORPTION_BEGAN, set));
+                case FLOAT -> news.addAll(List.of(Fact.of(leftBy), Fact.of(Change.FLOAT_BEGAN, set)));
+                case EQUALIZATION -> {
+                    double wanted = details.equalization().orElseThrow().volts();
+                    news.add(Fact.of(Change.EQUALIZATION_BEGAN, set));
+                    if (set < wanted) {
+                        news.add(Fact.of(Change.EQUALIZATION_HELD_DOWN, wanted, set));
+                    }
+                }
+                case OFF -> news.add(Fact.of(Change.CHARGING_ENDED));
+            }
+        }
+        return news;
+    }
+
+    /** Whether it is to charge until told otherwise, as a window that charges to a state of charge wants. */
+    public void aim(boolean toCharge) {
+        aimTaken &= aims == toCharge;
+        aims = toCharge;
     }
 
     /** The limit in force. */
@@ -545,6 +545,6 @@ public final class ChargeRegulator {
 
     /** Whether something stops it though it has a source: cold, heat, over-voltage, silence, its enable. */
     public boolean isStopped() {
-        return !enabled || temperatureStops || overVoltageStops || silenceStops();
+        return stops.stop();
     }
 }

@@ -99,7 +99,11 @@ public enum Change {
     WAKES("wakes: at least {limit}; there are {read}", limit(Unit.WATTS, 0), read(Unit.WATTS, 0)),
 
     // Stages of a charger.
-    CYCLE_BEGAN("new cycle: recharge level reached for its delay; bulk on the way to {set}", set()),
+    RECHARGE_REACHED("recharge level reached for its delay"),
+    SOURCE_BACK("its source is back"),
+    /** A window charges to a state of charge, whatever the stage was. */
+    AIMED("its window charges to a state of charge"),
+    BULK_BEGAN("new cycle: bulk on the way to {set}", set()),
     ABSORPTION_BEGAN("absorption voltage {set} reached at its terminals", set()),
     RESTED_HIGH("rested high"),
     TAIL_REACHED("tail current reached"),
@@ -110,7 +114,34 @@ public enum Change {
     FLOAT_BEGAN("float at {set}", set()),
     EQUALIZATION_BEGAN("equalization is due; on the way to {set}", set()),
     CHARGING_ENDED("charging stops until the level to begin again"),
-    CHARGING_STOPPED("stopped: over-voltage, temperature, silence or its enable"),
+    EQUALIZATION_HELD_DOWN(
+            "held below its {limit} by ceiling, temperature or the battery's request: {read}",
+            limit(Unit.VOLTS, 2),
+            read(Unit.VOLTS, 2)),
+
+    // What stops a charger, and lets it go on.
+    ENABLE_STOPS("stops charging: its enable, or the contact before it, is off"),
+    ENABLE_RELEASES("may charge again: enabled"),
+    COLD_STOPS("stops charging: battery below {limit}; it has {read}", limit(Unit.CELSIUS, 1), read(Unit.CELSIUS, 1)),
+    COLD_RELEASES(
+            "may charge again: battery at or above {limit}; it has {read}",
+            limit(Unit.CELSIUS, 1),
+            read(Unit.CELSIUS, 1)),
+    HEAT_STOPS("stops charging: battery above {limit}; it has {read}", limit(Unit.CELSIUS, 1), read(Unit.CELSIUS, 1)),
+    HEAT_RELEASES(
+            "may charge again: battery at or below {limit}; it has {read}",
+            limit(Unit.CELSIUS, 1),
+            read(Unit.CELSIUS, 1)),
+    OVER_VOLTAGE_STOPS(
+            "stops charging: {limit} or more at its terminals; it reads {read}",
+            limit(Unit.VOLTS, 2),
+            read(Unit.VOLTS, 3)),
+    OVER_VOLTAGE_RELEASES(
+            "may charge again: {limit} or less at its terminals; it reads {read}",
+            limit(Unit.VOLTS, 2),
+            read(Unit.VOLTS, 3)),
+    SILENCE_STOPS("stops charging: the battery has not talked for {wait}", delay()),
+    SILENCE_RELEASES("may charge again: the battery talks"),
 
     // Outputs; the detail is the rule's own words.
     BY_RULE("{detail}"),

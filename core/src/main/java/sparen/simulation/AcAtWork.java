@@ -3,9 +3,11 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.List;
 import sparen.power.AcSide;
+import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
+import sparen.program.ChargeProgram;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
@@ -14,6 +16,7 @@ import sparen.series.Stay;
 import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
 import sparen.site.Inverter;
+import sparen.site.Site;
 
 /** The AC side in one run: inverter, sources, sun on the AC side, windows; and the energy that passed through it. */
 final class AcAtWork implements Part {
@@ -21,6 +24,8 @@ final class AcAtWork implements Part {
     final AcSide.Conditions conditions = new AcSide.Conditions();
     final EngineGenerator[] generators;
     final FeederAtWork[] feeders;
+    /** AC that has been away for so long finds a charger that begins anew (s); judgement, no source. */
+    private static final double AWAY_SECONDS = 60;
     /** When somebody who looks after the place resets a breaker. Common practice, no source. */
     private static final double MORNING_HOUR = 8;
 
@@ -71,6 +76,11 @@ final class AcAtWork implements Part {
         nextHand = handAfter(Double.NEGATIVE_INFINITY);
         arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
         windowUntil = program.windows().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+    }
+
+    /** The charger in the inverter of a site. */
+    static ChargeRegulator regulator(Inverter.Charger charger, ChargeProgram program, Site site) {
+        return new ChargeRegulator(program, site.battery().cellsInSeries(), charger.maximumAmperes(), AWAY_SECONDS);
     }
 
     /** When somebody next comes by in the morning, by the wall clock (s). */
@@ -238,6 +248,14 @@ final class AcAtWork implements Part {
             }
         }
         return cost;
+    }
+
+    /** Whether a window has the charger charge to a state of charge that is not reached. */
+    boolean isToCharge() {
+        return conditions.window != null
+                && conditions.window.kind() == AcWindow.Kind.CHARGE
+                && conditions.stateOfCharge < conditions.window.stateOfCharge()
+                && side.sourceAtHand() >= 0;
     }
 
     /** What the sun on the AC side could give now (W); nothing while its bus is dead. */

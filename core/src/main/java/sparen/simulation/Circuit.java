@@ -140,10 +140,8 @@ final class Circuit {
                         clock,
                         scenario.seed());
         acCharger = inverter.flatMap(Inverter::charger)
-                .map(charger -> new ChargeRegulator(
-                        charging(scenario, inverter.get().id()),
-                        site.battery().cellsInSeries(),
-                        charger.maximumAmperes()))
+                .map(charger -> AcAtWork.regulator(
+                        charger, charging(scenario, inverter.get().id()), site))
                 .orElse(null);
         monitors = site.monitors().stream().map(this::monitor).toArray(MonitorAtWork[]::new);
         fuses = fuses();
@@ -398,6 +396,7 @@ final class Circuit {
         bus.setPower(branches.inverter, dead ? 0 : -ac.side.drawWatts());
         if (acCharger != null) {
             acCharger.offer(ac.side.offerWatts());
+            acCharger.aim(ac.isToCharge());
             acCharger.apply(bus, branches.charger);
         }
     }

@@ -8,6 +8,7 @@ import sparen.site.ChangingConsumption;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Load;
+import sparen.site.Room;
 
 /** What a load would draw over a whole run if it were always fed, as steps; the same seed gives the same. */
 final class LoadPattern {
@@ -56,12 +57,15 @@ final class LoadPattern {
         LoadPattern pattern = new LoadPattern();
         double period = cycling.runSeconds() + cycling.restSeconds();
         double[] air = scenario.weather().ambientCelsius();
+        Room room = cycling.room().orElse(Room.USUAL);
+        double follows = -StrictMath.expm1(-period / Room.LAG_SECONDS);
+        double lagged =
+                Arrays.stream(air, 0, Math.min(air.length, 1440)).average().orElseThrow();
         double at = -random.nextDouble() * period;
         while (at < scenario.durationSeconds()) {
-            double celsius = air[(int) Math.max(0, Math.min(air.length - 1, at / 60))];
-            double share = cycling.runSeconds()
-                    / period
-                    * (1 + cycling.runSharePerKelvin() * (celsius - Standard.ROOM_CELSIUS));
+            lagged += follows * (air[(int) Math.max(0, Math.min(air.length - 1, at / 60))] - lagged);
+            double above = room.celsius(lagged) - Standard.ROOM_CELSIUS;
+            double share = cycling.runSeconds() / period * (1 + cycling.runSharePerKelvin() * above);
             pattern.add(at, cycling.watts());
             pattern.add(at + period * Math.max(0.02, Math.min(0.98, share)), 0);
             at += period;

@@ -369,22 +369,8 @@ final class Run {
         if (regulator.holdsStill(now, volts, amperes, net) || !regulator.settleStage(now, volts, amperes, net)) {
             return false;
         }
-        report(Event.Kind.STAGE, id, stageReached(regulator));
+        report(Event.Kind.STAGE, id, regulator.takeNews());
         return true;
-    }
-
-    private static List<Fact> stageReached(ChargeRegulator regulator) {
-        double volts = regulator.regulationVolts();
-        if (regulator.isStopped()) {
-            return List.of(Fact.of(Change.CHARGING_STOPPED));
-        }
-        return switch (regulator.stage()) {
-            case BULK -> List.of(Fact.of(Change.CYCLE_BEGAN, volts));
-            case ABSORPTION -> List.of(Fact.of(Change.ABSORPTION_BEGAN, volts));
-            case FLOAT -> List.of(Fact.of(regulator.leftBy()), Fact.of(Change.FLOAT_BEGAN, volts));
-            case EQUALIZATION -> List.of(Fact.of(Change.EQUALIZATION_BEGAN, volts));
-            case OFF -> List.of(Fact.of(Change.CHARGING_ENDED));
-        };
     }
 
     private void readSignals() {

@@ -147,15 +147,17 @@ public sealed interface Consumption {
      * @param watts while it runs (W), 0 to 100,000
      * @param runSeconds length of a run at 20 °C (s), 1 to 86,400
      * @param restSeconds length of a rest at 20 °C (s), 1 to 86,400
-     * @param runSharePerKelvin by how much the share of time it runs grows for each kelvin of the air above 20 °C (1/K), 0 to 0.2
+     * @param runSharePerKelvin by how much the share of time it runs grows for each kelvin about it above 20 °C (1/K), 0 to 0.2
+     * @param room where it stands; absent for an unheated pantry
      */
-    record Cycling(double watts, double runSeconds, double restSeconds, double runSharePerKelvin)
+    record Cycling(double watts, double runSeconds, double restSeconds, double runSharePerKelvin, Optional<Room> room)
             implements Consumption {
         public Cycling {
             Bounds.within("watts", watts, 0, 100_000);
             Bounds.within("runSeconds", runSeconds, 1, 86_400);
             Bounds.within("restSeconds", restSeconds, 1, 86_400);
             Bounds.within("runSharePerKelvin", runSharePerKelvin, 0, 0.2);
+            room = Bounds.orEmpty(room);
         }
 
         @Override
@@ -175,7 +177,7 @@ public sealed interface Consumption {
 
         @Override
         public Consumption times(double factor) {
-            return new Cycling(watts * factor, runSeconds, restSeconds, runSharePerKelvin);
+            return new Cycling(watts * factor, runSeconds, restSeconds, runSharePerKelvin, room);
         }
     }
 

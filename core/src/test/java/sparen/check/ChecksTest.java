@@ -569,6 +569,21 @@ public class ChecksTest {
         assertTrue(find(other).stream().anyMatch(one -> one.check().equals(found.check()) && one.isOpen()));
     }
 
+    /** A window that charges from AC where that is never to be is told, with its hour and its goal; which of them acts too. */
+    @Test
+    public void aWindowAgainstNeverFromAcIsTold() {
+        Plan window = windows(PLAN, new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(22, 4), 0.8));
+        Plan never = window.withProgram(window.program()
+                .withAc(window.program().ac().map(ac -> ac.withCharging(AcProgram.ChargePriority.SUN_ONLY))));
+        Finding finding = find(never).stream()
+                .filter(one -> one.check().equals("WindowsConflict"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(finding.compared().get(0).value(), 22.0);
+        assertEquals(finding.compared().get(1).value(), 80.0);
+        assertTrue(find(window).stream().noneMatch(one -> one.check().equals("WindowsConflict")));
+    }
+
     /** No check of the list is without its row above. */
     @Test
     public void eachCheckIsTried() {

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.battery.BatteryCircuit;
@@ -21,6 +22,7 @@ import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.ChargeProgram;
 import sparen.program.ChargeStage;
 import sparen.result.Change;
+import sparen.result.Fact;
 
 /** What only some chargers have, by hand on a stiff battery. Behaviour of such chargers: common practice, no source. */
 public class ChargeDetailsTest {
@@ -107,7 +109,7 @@ public class ChargeDetailsTest {
             assertFalse(at(239, 14.13), "the time began anew");
             assertTrue(at(240, 14.13), whose.toString());
             assertEquals(regulator.stage(), ChargeStage.FLOAT);
-            assertEquals(regulator.leftBy(), Change.TAIL_REACHED);
+            assertEquals(news().get(0), Change.TAIL_REACHED);
         }
     }
 
@@ -150,7 +152,7 @@ public class ChargeDetailsTest {
         assertEquals(regulator.limit(), Limit.CURRENT, "15 A do not reach it");
         assertEquals(regulator.dueSeconds(), 31 * DAY + 3600 + 7200);
         assertTrue(at(31 * DAY + 3600 + 7200, 14.1));
-        assertEquals(regulator.leftBy(), Change.EQUALIZATION_GIVEN_UP);
+        assertEquals(news().get(0), Change.EQUALIZATION_GIVEN_UP);
     }
 
     @Test
@@ -179,6 +181,7 @@ public class ChargeDetailsTest {
         some.over = Optional.of(new OverVoltage(14.6, 13.8));
         set(some);
         assertTrue(at(0, 14.7));
+        assertEquals(news(), List.of(Change.OVER_VOLTAGE_STOPS));
         assertTrue(regulator.isStopped());
         assertFalse(at(0.5, 13.5), "a second at least");
         assertTrue(at(1.5, 13.5));
@@ -204,6 +207,88 @@ public class ChargeDetailsTest {
         regulator.offer(1000);
         at(40_000, 12.95);
         assertEquals(regulator.stage(), ChargeStage.FLOAT);
+    }
+
+    private List<Change> news() {
+        return regulator.takeNews().stream().map(Fact::change).toList();
+    }
+
+    /**
+     * A source that comes back after it has been away finds bulk, or float where the battery has rested high: never the float it was left in,
+     * at 13.5 V for ever. A cloud is no absence.
+     */
+    @Test
+    public void aSourceThatComesBackFindsANewCycle() {
+        Some some = new Some();
+        some.startInFloat = Optional.of(12.9);
+        set(some);
+        at(0, 14.1);
+        at(3600, 14.1);
+        assertEquals(regulator.stage(), ChargeStage.FLOAT);
+        comesBack(4000, 5000, 12.3);
+        assertEquals(regulator.stage(), ChargeStage.FLOAT, "a cloud");
+        news();
+        comesBack(6000, 40_000, 12.3);
+        assertEquals(regulator.stage(), ChargeStage.BULK);
+        assertEquals(news(), List.of(Change.SOURCE_BACK, Change.BULK_BEGAN));
+        comesBack(50_000, 90_000, 12.95);
+        assertEquals(regulator.stage(), ChargeStage.FLOAT);
+        assertEquals(news(), List.of(Change.RESTED_HIGH, Change.FLOAT_BEGAN));
+    }
+
+    private void comesBack(double from, double to, double battery) {
+        regulator.offer(0);
+        at(from, battery);
+        at(to, battery);
+        regulator.offer(1000);
+        at(to, battery);
+    }
+
+    /** What is to reach a state of charge goes on at absorption until it is told that it has. */
+    @Test
+    public void goesOnAtAbsorptionTowardsAStateOfCharge() {
+        set(new Some());
+        at(0, 14.1);
+        at(3600, 14.1);
+        assertEquals(regulator.regulationVolts(), 13.6);
+        news();
+        regulator.aim(true);
+        at(4000, 13.4);
+        assertEquals(news(), List.of(Change.AIMED, Change.BULK_BEGAN));
+        at(4010, 14.1);
+        at(9000, 14.1);
+        assertEquals(regulator.regulationVolts(), 14.2, "absorption, though its hour is over");
+        regulator.aim(false);
+        at(9001, 14.1);
+        assertEquals(regulator.stage(), ChargeStage.FLOAT);
+    }
+
+    /** Each stop and each release names its cause, with limit and reading. */
+    @Test
+    public void tellsWhatStopsItAndWhatItReads() {
+        Some some = new Some();
+        some.limits = Optional.of(new TemperatureLimits(3, 45, 2));
+        some.over = Optional.of(new OverVoltage(14.6, 13.8));
+        set(some);
+        regulator.takeCelsius(-1);
+        regulator.enable(false);
+        assertTrue(at(0, 12.5));
+        assertEquals(
+                regulator.takeNews().stream().map(Fact::words).toList(),
+                List.of(
+                        "stops charging: its enable, or the contact before it, is off",
+                        "stops charging: battery below 3 °C; it has -1.0 °C"));
+        regulator.enable(true);
+        regulator.takeCelsius(6);
+        at(10, 14.7);
+        assertEquals(
+                regulator.takeNews().stream().map(Fact::words).toList(),
+                List.of(
+                        "may charge again: enabled",
+                        "may charge again: battery at or above 5 °C; it has 6.0 °C",
+                        "stops charging: 14.6 V or more at its terminals; it reads 14.700 V"));
+        at(20, 13.7);
+        assertEquals(news(), List.of(Change.OVER_VOLTAGE_RELEASES));
     }
 
     @Test

@@ -160,7 +160,10 @@ public class RandomSitesTest {
 
     private static void loads(House house, Random random) {
         house.load("radio", "dc24", new Consumption.ConstantPower(150 * random.nextDouble()));
-        house.load("fridge", "dc24", new Consumption.Cycling(60 + 200 * random.nextDouble(), 700, 1300, 0.03));
+        house.load(
+                "fridge",
+                "dc24",
+                new Consumption.Cycling(60 + 200 * random.nextDouble(), 700, 1300, 0.03, Optional.empty()));
         house.load("fan", null, new Consumption.ConstantCurrent(2 * random.nextDouble()));
         house.load("lamp", null, new Consumption.Resistance(20 + 100 * random.nextDouble()));
         house.loads.add(new Load(

@@ -56,6 +56,7 @@ public final class ReferenceSite {
     private double belowSince = Double.NaN;
     private double aboveSince = Double.NaN;
     private double rechargeSince = Double.NaN;
+    private double darkSince = Double.NaN;
     private long evaluations;
 
     public ReferenceSite(Scenario scenario) {
@@ -260,7 +261,26 @@ public final class ReferenceSite {
         throw new IllegalStateException("does not settle at " + t);
     }
 
+    /** After an hour without light, when it comes back, a charger begins anew. */
+    private boolean beginsAnew(double t) {
+        if (arrayWatts <= 0) {
+            darkSince = Double.isNaN(darkSince) ? t : darkSince;
+            return false;
+        }
+        boolean anew = t - darkSince >= 3600 && stage != 0;
+        darkSince = Double.NaN;
+        if (anew) {
+            held = false;
+            rechargeSince = Double.NaN;
+            enter(0, program.absorptionVolts(), t);
+        }
+        return anew;
+    }
+
     private boolean settleOnce(double t) {
+        if (beginsAnew(t)) {
+            return true;
+        }
         boolean nowHeld = isHeld(state);
         if (held && !nowHeld && stage == 1) {
             heldSeconds += t - heldAt;
@@ -280,7 +300,7 @@ public final class ReferenceSite {
             enter(2, program.floatVolts(), t);
             return true;
         }
-        boolean low = stage != 0 && controllerVolts(state) <= program.rechargeVolts();
+        boolean low = stage != 0 && arrayWatts > 0 && controllerVolts(state) <= program.rechargeVolts();
         rechargeSince = low ? (Double.isNaN(rechargeSince) ? t : rechargeSince) : Double.NaN;
         if (low && t >= rechargeSince + program.rechargeDelaySeconds() - 1e-9) {
             rechargeSince = Double.NaN;

@@ -9,6 +9,8 @@ import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.check.Checks;
 import sparen.check.Finding;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.Output;
 import sparen.program.rule.ClockSchedule;
 import sparen.program.rule.SurplusBySoc;
@@ -76,6 +78,25 @@ public class RunChecksTest {
         assertTrue(told.contains("BmsBeforeDisconnect"), told.toString());
     }
 
+    /** At −6 °C a charger that stops below 3 °C stands still from the first minute to the last: 24 h of a day, by cold. */
+    @Test
+    public void aChargerThatTheColdKeptFromCharging() {
+        House house = new House().sun("mppt", 2000);
+        house.airCelsius = -6;
+        ChargeDetails careful = ChargeDetails.NONE.withTemperatureLimits(Optional.of(new TemperatureLimits(3, 45, 2)));
+        house.charging = List.of(house.charging.get(0).withDetails(Optional.of(careful)));
+        List<Finding> told = Checks.of(house.plan(), Map.of(), house.run(DAY));
+        Finding stopped = told.stream()
+                .filter(one -> one.check().equals("ChargingStopped"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(stopped.at(), "mppt");
+        assertEquals(stopped.compared().get(0).name(), "by cold");
+        assertEquals(stopped.compared().get(0).value(), 24, 0.02);
+        house.airCelsius = 10;
+        assertTrue(!shown(house, DAY).contains("ChargingStopped"));
+    }
+
     @Test
     public void aHazardAndAGeneratorThatGaveUp() {
         House house = new House().sun("mppt", 2000).withInverter(3000);
@@ -86,7 +107,7 @@ public class RunChecksTest {
         house.acSources.add(
                 new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 1, 30, 3, 0.3, 0.35));
         house.output("call", new ClockSchedule(List.of(DailySpan.daily(8, 9))), null, "generator");
-        assertEquals(shown(house, DAY), List.of("HazardHappened", "GeneratorGaveUp"));
+        assertEquals(shown(house, DAY), List.of("HazardHappened", "GeneratorGaveUp", "ChargingStopped"));
     }
 
     @Test

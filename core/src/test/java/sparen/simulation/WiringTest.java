@@ -20,6 +20,7 @@ import sparen.site.DailySpan;
 import sparen.site.DcSource;
 import sparen.site.Fuse;
 import sparen.site.Load;
+import sparen.site.Room;
 import sparen.site.WaterTank;
 import sparen.site.WaterTank.DrawOff;
 
@@ -202,5 +203,23 @@ public class WiringTest {
         assertEquals(behind.outputs().get(0).switchings(), 1, "opens for ever: " + behind.events());
         assertTrue(behind.ledger().unservedJoules().get("radio")
                 > fromMain.ledger().unservedJoules().get("radio"));
+    }
+
+    /**
+     * A freezer feels the room it stands in: at −10 °C outside it runs 0.36 × (1 + 0.03 × (16 − 20)) of the time in one heated to 16 °C, and
+     * 0.36 × (1 + 0.03 × (−6 − 20)) in one that is 4 K warmer than outside. By hand: 100 W in ten days 7603 Wh and 1901 Wh.
+     */
+    @Test
+    public void aFreezerStandsInItsRoom() {
+        assertEquals(freezerWattHours(new Room(16, 4)), 7603, 40);
+        assertEquals(freezerWattHours(new Room(-20, 4)), 1901, 20);
+    }
+
+    private static double freezerWattHours(Room room) {
+        House house =
+                new House().load("freezer", null, new Consumption.Cycling(100, 720, 1280, 0.03, Optional.of(room)));
+        house.airCelsius = -10;
+        house.ampereHours = 4000;
+        return house.run(10 * 86_400).ledger().servedJoules().get("freezer") / 3600;
     }
 }

@@ -29,6 +29,7 @@ import sparen.site.Ageing;
 import sparen.site.BatteryTable;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
+import sparen.site.Room;
 
 /** Questions that take several runs, on a battery whose arithmetic can be done by hand. */
 public class StudyTest {
@@ -222,7 +223,10 @@ public class StudyTest {
         assertEquals(new Consumption.ConstantPower(10).times(3), new Consumption.ConstantPower(30));
         assertEquals(new Consumption.ConstantCurrent(2).times(0.5), new Consumption.ConstantCurrent(1));
         assertEquals(new Consumption.Resistance(8).times(2), new Consumption.Resistance(4));
-        assertEquals(new Consumption.Cycling(100, 60, 30, 0.01).times(2), new Consumption.Cycling(200, 60, 30, 0.01));
+        Optional<Room> cellar = Optional.of(new Room(5, 2));
+        assertEquals(
+                new Consumption.Cycling(100, 60, 30, 0.01, cellar).times(2),
+                new Consumption.Cycling(200, 60, 30, 0.01, cellar));
         assertEquals(
                 new Consumption.Scheduled(List.of(new Consumption.Entry(5, always))).times(4),
                 new Consumption.Scheduled(List.of(new Consumption.Entry(20, always))));
