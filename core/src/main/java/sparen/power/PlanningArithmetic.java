@@ -58,16 +58,4 @@ public final class PlanningArithmetic {
     public static double absorptionHours(double ampereHours20, double amperes) {
         return HOURS_PER_CHARGE * ampereHours20 / amperes;
     }
-
-    /**
-     * Discharge time by Peukert's law (h): H (C / (I H))^k. Source: W. Peukert, Elektrotechnische Zeitschrift 20 (1897), from memory.
-     *
-     * @param ampereHours capacity C at the rate (Ah)
-     * @param hours the rate H (h)
-     * @param exponent k, 1 to 1.4
-     * @param amperes (A)
-     */
-    public static double peukertHours(double ampereHours, double hours, double exponent, double amperes) {
-        return hours * StrictMath.pow(ampereHours / (amperes * hours), exponent);
-    }
 }

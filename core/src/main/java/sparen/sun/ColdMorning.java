@@ -44,9 +44,4 @@ public final class ColdMorning {
     public static double stringVoltsByCoefficient(double moduleVolts, int modules, double celsius, double perKelvin) {
         return moduleVolts * modules * (1 + perKelvin * (celsius - 25));
     }
-
-    /** How many modules in series stay at or below a limit (V) by the table. */
-    public static int mostModules(double moduleVolts, double celsius, double limitVolts) {
-        return (int) Math.floor(limitVolts / (moduleVolts * factor(celsius)) + 1e-9);
-    }
 }

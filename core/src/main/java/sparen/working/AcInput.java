@@ -3,6 +3,7 @@ package sparen.working;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
+import sparen.power.PlanningArithmetic;
 import sparen.program.AcProgram;
 import sparen.quantity.Bounds;
 import sparen.site.AcSource;
@@ -29,6 +30,11 @@ final class AcInput implements Calculator {
             working = working.line("%s: %.1f A a leg × %.0f %% = %.1f A", source.name(), leg, share * 100, leg * share);
             least = Math.min(least, leg * share);
         }
+        for (AcSource source : plan.site().acSources()) {
+            working = source instanceof AcSource.Generator && inverter.charger().isPresent()
+                    ? besideLoads(plan, inverter, source, working)
+                    : working;
+        }
         double taken = Math.floor(least * 2) / 2;
         Working done = new Working(
                 working.calculator(), working.path(), working.title(), working.lines(), taken, "A", Optional.empty());
@@ -37,5 +43,24 @@ final class AcInput implements Calculator {
                 "AC input limit to " + Bounds.number(taken) + " A",
                 changed ->
                         changed.withProgram(changed.program().withAc(Optional.of(ac.withInputLimitAmperes(taken))))));
+    }
+
+    /** What a generator leaves for charging beside the loads on AC, at their mean. */
+    private static Working besideLoads(PlanFacts plan, Inverter inverter, AcSource source, Working working) {
+        double watts = source.legWatts(inverter.acVolts()) * source.legs();
+        double efficiency = inverter.charger().orElseThrow().efficiency();
+        double volts = plan.site().nominalVolts();
+        double loads = plan.site().loads().stream()
+                .filter(load -> load.feed().filter(inverter.id()::equals).isPresent() && !load.diverts())
+                .mapToDouble(load -> MeanDraw.watts(load, inverter.acVolts(), plan.profiles()))
+                .sum();
+        return working.line(
+                "%s charges beside its loads with (%.0f W − %.0f W) × %.0f %% / %.0f V = %.0f A",
+                source.name(),
+                watts,
+                loads,
+                efficiency * 100,
+                volts,
+                Math.max(0, PlanningArithmetic.generatorChargeAmperes(watts, 1, loads, efficiency, volts)));
     }
 }

@@ -94,6 +94,22 @@ public class LeadAcidCurvesTest {
         return new Object[][] {{5.0}, {10.0}, {20.0}};
     }
 
+    /**
+     * Between the rates of 20 h and 5 h capacity falls as W. Peukert's law (Elektrotechnische Zeitschrift 20, 1897) has it, t = H (C / (I H))^k
+     * with k of 1.2 to 1.35 for vented, 1.05 to 1.15 for AGM and 1.1 to 1.25 for gelled cells (handbook values, from memory).
+     */
+    @Test
+    public void fallsWithTheRateAsPeukertHasIt() {
+        Object[][] exponents = {{Chemistry.FLOODED, 1.2, 1.35}, {Chemistry.AGM, 1.05, 1.15}, {Chemistry.GEL, 1.1, 1.25}
+        };
+        for (Object[] row : exponents) {
+            KineticWells wells = Chemistries.of((Chemistry) row[0]).wells();
+            double times = (wells.capacityShare(5) / 5) / (wells.capacityShare(20) / 20);
+            double exponent = Math.log(20 / 5.0) / Math.log(times);
+            assertTrue(exponent > (double) row[1] && exponent < (double) row[2], row[0] + " " + exponent);
+        }
+    }
+
     /** Voltage over the part of the rate's capacity that has been taken, within 75 mV a cell from 90 % down to 30 %. */
     @Test(dataProvider = "currents")
     public void dischargesAlongTheRelation(double amperes) {

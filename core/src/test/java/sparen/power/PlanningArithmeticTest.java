@@ -42,9 +42,6 @@ public class PlanningArithmeticTest {
         assertEquals(PlanningArithmetic.generatorChargeAmperes(2200, 0.8, 300, 0.88, 54), 23.7926, 1e-4);
         assertEquals(PlanningArithmetic.absorptionHours(400, 40), 4.2, 1e-12);
         assertEquals(PlanningArithmetic.absorptionHours(225, 30), 3.15, 1e-12);
-        assertEquals(PlanningArithmetic.peukertHours(200, 20, 1.2, 25), 6.660426, 1e-6);
-        assertEquals(PlanningArithmetic.peukertHours(200, 20, 1.2, 80), 1.649385, 1e-6);
-        assertEquals(PlanningArithmetic.peukertHours(100, 20, 1.05, 50), 1.782502, 1e-6);
     }
 
     /** −5 mV/K a cell about 25 °C, common practice of lead-acid makers; ceiling and floor hold it. */
@@ -79,8 +76,6 @@ public class PlanningArithmeticTest {
         for (double[] row : rows) {
             assertEquals(ColdMorning.factor(row[0]), row[1], row[0] + " °C");
         }
-        assertEquals(ColdMorning.mostModules(37.8, -12, 150), 3);
-        assertEquals(ColdMorning.mostModules(49.5, 3, 250), 4);
         expectThrows(IllegalArgumentException.class, () -> ColdMorning.factor(-41));
     }
 }
