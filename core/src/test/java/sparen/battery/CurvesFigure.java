@@ -13,6 +13,7 @@ import sparen.site.BatteryBank;
 import sparen.site.Chemistry;
 import sparen.site.SolarArray.ModuleString;
 import sparen.sun.ArrayOutput;
+import sparen.sun.ClearBeam;
 
 /** Draws docs/figures/curves.svg: lines are the model, dots the published relations. Run its main from the project's folder. */
 public final class CurvesFigure {
@@ -37,8 +38,8 @@ public final class CurvesFigure {
 
     private String draw() {
         svg.append(
-                        "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 960 980\" font-family=\"sans-serif\" font-size=\"13\">")
-                .append("<rect width=\"960\" height=\"980\" fill=\"#f7f3ea\"/>");
+                        "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 960 1300\" font-family=\"sans-serif\" font-size=\"13\">")
+                .append("<rect width=\"960\" height=\"1300\" fill=\"#f7f3ea\"/>");
         panel(0, 0, "Flooded: capacity over discharge current, Ah of C10 = 100 Ah", 0, 25, 40, 140);
         line(amperes -> capacity(amperes), 2, 22, "#1f6b4f");
         for (double amperes = 3; amperes <= 21; amperes += 2) {
@@ -53,14 +54,13 @@ public final class CurvesFigure {
                 dot(taken, LeadAcidCurvesTest.dischargeVolts(1 - taken, amperes, 25));
             }
         }
-        panel(0, 1, "Flooded: charge at 5, 10 A, V a cell over state of charge; dots below gassing", 0, 1, 2, 2.7);
-        for (double amperes : new double[] {5, 10}) {
+        panel(0, 1, "Flooded: charge at 5, 10, 20 A, V a cell; dots to gassing, then final", 0, 1, 2, 2.9);
+        for (double amperes : new double[] {5, 10, 20}) {
             path(charge(amperes), 1, "#1f6b4f");
-            for (double charge = 0.2; charge < 0.9; charge += 0.1) {
+            for (double charge = 0.2; charge < 0.99; charge += 0.05) {
                 double volts = LeadAcidCurvesTest.chargeVolts(charge, amperes, 25);
-                if (volts < LeadAcidCurvesTest.gassingVolts(amperes, 25)) {
-                    dot(charge, volts);
-                }
+                boolean gasses = volts >= LeadAcidCurvesTest.gassingVolts(amperes, 25);
+                dot(charge, gasses ? LeadAcidCurvesTest.finalVolts(amperes, 25) : volts);
             }
         }
         panel(1, 1, "A 36-cell panel: open-circuit V over log10 of light, W/m², at 5 °C (diode law)", -1, 3, 0, 26);
@@ -70,6 +70,21 @@ public final class CurvesFigure {
         line(charge -> 1 - 0.025 / (1.025 - charge), 0, 0.999, "#1f6b4f");
         for (double charge = 0.1; charge < 1; charge += 0.1) {
             dot(charge, 1 - Math.exp(20.73 / (1 + 0.55) * (charge - 1)));
+        }
+        panel(0, 3, "Flooded: capacity over °C at 10 h, dots IEEE 485; above it at 100 h", -20, 40, 0.4, 1.2);
+        for (double amperes : new double[] {10, 1.1}) {
+            double warm = capacity(amperes, 25);
+            line(celsius -> capacity(amperes, celsius) / warm, -20, 40, amperes > 2 ? "#1f6b4f" : "#b5730b");
+        }
+        double[][] factors = {{-3.9, 1.52}, {1.7, 1.35}, {4.4, 1.30}, {10, 1.19}, {15.6, 1.11}, {25, 1}, {35, 0.93}};
+        for (double[] row : factors) {
+            dot(row[0], 1 / row[1]);
+        }
+        panel(1, 3, "Clear sky: beam over the sun's altitude, W/m²; dots Meinel", 0, 50, 0, 1000);
+        line(altitude -> beam(altitude), 0.5, 50, "#b5730b");
+        for (double altitude = 2; altitude < 50; altitude += 4) {
+            double air = 1 / (Math.sin(Math.toRadians(altitude)) + 0.50572 * Math.pow(altitude + 6.07995, -1.6364));
+            dot(altitude, 1353 * Math.pow(0.7, Math.pow(air, 0.678)));
         }
         panel(1, 2, "Inverter of 3 kW, 20 W idle, 4 % + 3 %: AC to DC power over AC power, W", 0, 3000, 0, 1.1);
         line(watts -> watts / (20 + watts * 1.04 + 0.03 * watts * watts / 3000), 1, 3000, "#6d2f5f");
@@ -148,8 +163,19 @@ public final class CurvesFigure {
     }
 
     private static double capacity(double amperes) {
-        List<double[]> curve = discharge(amperes);
+        return capacity(amperes, 25);
+    }
+
+    private static double capacity(double amperes, double celsius) {
+        BatteryCircuit cell = cell(1);
+        cell.setCelsius(celsius);
+        List<double[]> curve = run(cell, -amperes, false);
         return curve.get(curve.size() - 1)[0];
+    }
+
+    /** The beam of a clear day at sea level, as a run's weather has it, by the sun's apparent altitude (°). */
+    private static double beam(double altitude) {
+        return ClearBeam.watts(altitude);
     }
 
     private static List<double[]> discharge(double amperes) {
@@ -164,10 +190,10 @@ public final class CurvesFigure {
     private static List<double[]> run(BatteryCircuit cell, double amperes, boolean byCharge) {
         BusBalance bus = new BusBalance(cell, 0, new double[] {0});
         List<double[]> points = new ArrayList<>();
-        double step = 30;
+        double step = Math.abs(amperes) < 2 ? 120 : 30;
         for (int i = 0; i < 8000; i++) {
             bus.setCurrent(0, amperes, 0);
-            if (!bus.solve() || bus.batteryVolts()[0] < 1.2 || bus.batteryVolts()[0] > 2.75 || cell.isEmpty()) {
+            if (!bus.solve() || bus.batteryVolts()[0] < 1.2 || bus.batteryVolts()[0] > 2.95 || cell.isEmpty()) {
                 break;
             }
             double at = byCharge ? cell.charge()[0] : Math.abs(amperes) * step * i / 3600;
