@@ -87,7 +87,7 @@ final class Run {
         wear = new WearMeter(circuit.batteries.charge());
         days = new DayMeter(circuit.clock, ledger);
         trace = new TraceRecorder(window, inputs.controllers);
-        signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sunAltitudeDegrees));
+        signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sinesOfAltitude));
         series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
         series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
         series[Signal.STATE_OF_CHARGE] = circuit.batteries.all.length == 1

@@ -12,7 +12,7 @@ import sparen.sun.ArrayOutput;
 final class SiteInputs {
     final List<ArrayInput> controllers = new ArrayList<>();
     final List<ArrayInput> acArrays = new ArrayList<>();
-    final double[] sunAltitudeDegrees;
+    final double[] sinesOfAltitude;
     private final Scenario scenario;
     private final double[][] arrayVolts;
     private final List<StepInput> patterns = new ArrayList<>();
@@ -22,7 +22,7 @@ final class SiteInputs {
         Site site = scenario.plan().site();
         this.scenario = scenario;
         arrayVolts = new double[site.controllers().size()][];
-        sunAltitudeDegrees = scenario.weather().sunAltitudeDegrees();
+        sinesOfAltitude = scenario.weather().sinesOfAltitude();
         for (ChargeController controller : site.controllers()) {
             double[] watts = new double[scenario.weather().minutes()];
             double[] amperes = controller.pulses() ? new double[watts.length] : null;

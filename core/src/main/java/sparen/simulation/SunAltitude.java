@@ -1,24 +1,33 @@
 package sparen.simulation;
 
+import sparen.sun.Weather;
+
 /** The sun's height over a run, straight lines between minutes, and when it leaves an interval. */
 final class SunAltitude {
     /** Far enough behind a crossing that the condition there reads true (s). */
     private static final double BEHIND_SECONDS = 1e-6;
 
-    private final double[] degrees;
+    private final double[] sines;
+    private int known = -1;
+    private double knownDegrees;
+    private double nextDegrees;
     private double exitLow = Double.NaN;
     private double exitHigh = Double.NaN;
     private double exit;
 
-    SunAltitude(double[] degreesEachMinute) {
-        degrees = degreesEachMinute;
+    SunAltitude(double[] sinesEachMinute) {
+        sines = sinesEachMinute;
     }
 
     /** Its height at an instant (s), in degrees. */
     double at(double seconds) {
         int minute = minute(seconds);
-        double share = seconds / 60 - minute;
-        return degrees[minute] + share * (degrees[minute + 1] - degrees[minute]);
+        if (minute != known) {
+            known = minute;
+            knownDegrees = Weather.degrees(sines[minute]);
+            nextDegrees = Weather.degrees(sines[minute + 1]);
+        }
+        return knownDegrees + (seconds / 60 - minute) * (nextDegrees - knownDegrees);
     }
 
     /** The next instant (s) after this one at which it is outside an interval in degrees, infinite when none comes. */
@@ -35,18 +44,25 @@ final class SunAltitude {
         if (low == Double.NEGATIVE_INFINITY && high == Double.POSITIVE_INFINITY) {
             return Double.POSITIVE_INFINITY;
         }
-        for (int i = minute(seconds); i + 1 < degrees.length; i++) {
-            double end = degrees[i + 1];
-            if (end < low || end > high) {
-                double bound = end < low ? low : high;
-                double share = (bound - degrees[i]) / (end - degrees[i]);
+        double lowSine = sine(low);
+        double highSine = sine(high);
+        for (int i = minute(seconds); i + 1 < sines.length; i++) {
+            double end = sines[i + 1];
+            if (end < lowSine || end > highSine) {
+                double from = Weather.degrees(sines[i]);
+                double share = ((end < lowSine ? low : high) - from) / (Weather.degrees(end) - from);
                 return Math.max(seconds, 60 * (i + Math.min(1, Math.max(0, share)))) + BEHIND_SECONDS;
             }
         }
         return Double.POSITIVE_INFINITY;
     }
 
+    /** A bound (°) as a sine; beyond what there is where it is beyond 90°. */
+    private static double sine(double degrees) {
+        return Math.abs(degrees) > 90 ? 2 * Math.signum(degrees) : StrictMath.sin(StrictMath.toRadians(degrees));
+    }
+
     private int minute(double seconds) {
-        return Math.min(degrees.length - 2, (int) (seconds / 60));
+        return Math.min(sines.length - 2, (int) (seconds / 60));
     }
 }

@@ -20,6 +20,20 @@ final class ClearSky {
     /** Steps in half a day over which a day's light is summed. */
     private static final int HALF_A_DAY = 72;
 
+    /** Air mass and sine of the apparent altitude, by the root of the sine of the altitude: near the horizon both change quickly. */
+    private static final int TABLE = 4096;
+
+    private static final double[] AIR = new double[TABLE + 1];
+    private static final double[] APPARENT = new double[TABLE + 1];
+
+    static {
+        for (int i = 0; i <= TABLE; i++) {
+            double apparent = apparentDegrees((double) i * i / TABLE / TABLE);
+            AIR[i] = airMass(Math.min(90, apparent));
+            APPARENT[i] = StrictMath.sin(StrictMath.toRadians(apparent));
+        }
+    }
+
     private final double extraterrestrialWatts;
     private final double pressure;
     private final double beamWithoutAir;
@@ -27,6 +41,8 @@ final class ClearSky {
     private final double mostOfLevelInBeam;
     private final double levelWithoutAir;
     private final double levelPerAir;
+    private double beamWatts;
+    private double diffuseWatts;
 
     /**
      * @param elevationMetres above sea level (m)
@@ -85,17 +101,27 @@ final class ClearSky {
                         + 0.50572 * StrictMath.pow(apparentDegrees + 6.07995, -1.6364));
     }
 
-    /** Direct irradiance on a plane facing the sun (W/m²), by the sun's apparent altitude (°). */
-    double beamWatts(double apparentDegrees) {
-        double air = airMass(apparentDegrees) * pressure;
-        return extraterrestrialWatts
-                * Math.min(beamWithoutAir * StrictMath.exp(beamPerAir * air), mostOfLevelInBeam * level(air));
+    /** Looks at the sun at a height: the sine of its altitude without refraction, above 0 to 1. */
+    void look(double sine) {
+        double place = Math.sqrt(Math.min(1, sine)) * TABLE;
+        int from = Math.min(TABLE - 1, (int) place);
+        double share = place - from;
+        double air = pressure * (AIR[from] + share * (AIR[from + 1] - AIR[from]));
+        double level = levelWithoutAir * StrictMath.exp(levelPerAir * air);
+        double beam = Math.min(beamWithoutAir * StrictMath.exp(beamPerAir * air), mostOfLevelInBeam * level);
+        double apparentSine = APPARENT[from] + share * (APPARENT[from + 1] - APPARENT[from]);
+        beamWatts = extraterrestrialWatts * beam;
+        diffuseWatts = extraterrestrialWatts * (level - beam) * apparentSine;
     }
 
-    /** Diffuse irradiance on the level (W/m²), by the sun's apparent altitude (°). */
-    double diffuseWatts(double apparentDegrees) {
-        double global = extraterrestrialWatts * level(airMass(apparentDegrees) * pressure);
-        return (global - beamWatts(apparentDegrees)) * StrictMath.sin(StrictMath.toRadians(apparentDegrees));
+    /** Direct irradiance on a plane facing the sun where it was last looked at (W/m²). */
+    double beamWatts() {
+        return beamWatts;
+    }
+
+    /** Diffuse irradiance on the level then (W/m²). */
+    double diffuseWatts() {
+        return diffuseWatts;
     }
 
     /**
@@ -116,8 +142,8 @@ final class ClearSky {
                             * StrictMath.cos(declination)
                             * StrictMath.cos(Math.PI * (i + 0.5) / HALF_A_DAY);
             if (sine > 0) {
-                double apparent = apparentDegrees(sine);
-                clear += beamWatts(apparent) * sine + diffuseWatts(apparent);
+                look(sine);
+                clear += beamWatts * sine + diffuseWatts;
                 above += extraterrestrialWatts * sine;
             }
         }
@@ -142,9 +168,5 @@ final class ClearSky {
 
     private static double yearAngle(int dayOfYear) {
         return 2 * Math.PI * (dayOfYear - 1) / 365;
-    }
-
-    private double level(double air) {
-        return levelWithoutAir * StrictMath.exp(levelPerAir * air);
     }
 }

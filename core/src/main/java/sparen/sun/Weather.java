@@ -10,7 +10,7 @@ import sparen.site.Location;
  * @param beamWatts direct irradiance on a plane facing the sun (W/m²)
  * @param diffuseWatts diffuse irradiance on the level (W/m²)
  * @param ambientCelsius air temperature (°C)
- * @param sunAltitudeDegrees one entry more than minutes, so that every minute has an end (°)
+ * @param sinesOfAltitude of the sun at the beginning of each minute; one entry more than minutes, so that every minute has an end
  * @param east component of the direction to the sun in the middle of the minute
  * @param north component of that direction
  * @param up component of that direction
@@ -20,7 +20,7 @@ public record Weather(
         double[] beamWatts,
         double[] diffuseWatts,
         double[] ambientCelsius,
-        double[] sunAltitudeDegrees,
+        double[] sinesOfAltitude,
         double[] east,
         double[] north,
         double[] up,
@@ -52,19 +52,20 @@ public record Weather(
         SunPath path = new SunPath(location, start, minutes);
         double[] direction = new double[3];
         for (int i = 0; i < minutes; i++) {
-            path.direction(i, direction);
-            weather.sunAltitudeDegrees[i] = degrees(direction[2]);
-            path.direction(i + 0.5, direction);
+            path.direction(2 * i, direction);
+            weather.sinesOfAltitude[i] = direction[2];
+            path.direction(2 * i + 1, direction);
             weather.east[i] = direction[0];
             weather.north[i] = direction[1];
             weather.up[i] = direction[2];
         }
-        path.direction(minutes, direction);
-        weather.sunAltitudeDegrees[minutes] = degrees(direction[2]);
+        path.direction(2 * minutes, direction);
+        weather.sinesOfAltitude[minutes] = direction[2];
         return weather;
     }
 
-    private static double degrees(double sine) {
+    /** The sun's altitude by its sine (°). */
+    public static double degrees(double sine) {
         return StrictMath.toDegrees(StrictMath.asin(Math.max(-1, Math.min(1, sine))));
     }
 
@@ -81,7 +82,7 @@ public record Weather(
 
     /** The same sun's way with other light from the whole sky (W/m²) and other air (°C), minute by minute. */
     public Weather under(double[] diffuse, double[] celsius) {
-        return new Weather(new double[minutes()], diffuse, celsius, sunAltitudeDegrees, east, north, up, aboveWatts);
+        return new Weather(new double[minutes()], diffuse, celsius, sinesOfAltitude, east, north, up, aboveWatts);
     }
 
     /** How many minutes it covers. */

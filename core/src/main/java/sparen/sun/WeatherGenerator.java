@@ -38,12 +38,12 @@ public final class WeatherGenerator {
         Bounds.within("meanCelsius", meanCelsius, -60, 50);
         Weather weather = Weather.underTheSun(location, start, minutes);
         Clouds clouds = new Clouds(type, seed);
+        double[] swing = dailySwing(location, start);
         ClearSky sky = null;
         for (int i = 0; i < minutes; i++) {
             sky = i % 1440 == 0 ? ClearSky.of(location, start.plusSeconds(60L * i)) : sky;
             irradiance(weather, sky, i, clouds.nextTransmission());
-            weather.ambientCelsius()[i] =
-                    meanCelsius + DAILY_SWING_KELVIN * StrictMath.cos(dayPhase(location, start, i));
+            weather.ambientCelsius()[i] = meanCelsius + DAILY_SWING_KELVIN * swing[i % 1440];
         }
         return weather;
     }
@@ -61,6 +61,7 @@ public final class WeatherGenerator {
         Weather weather = Weather.underTheSun(location, start, minutes);
         Random random = new Random(seed);
         Clouds clouds = new Clouds(DayType.MIXED, random.nextLong());
+        double[] swing = dailySwing(location, start);
         double spell = random.nextGaussian();
         double warmth = random.nextGaussian();
         for (int day = 0; day * 1440 < minutes; day++) {
@@ -79,18 +80,22 @@ public final class WeatherGenerator {
             double mean = climate.meanCelsius().get(month) + WARMTH_KELVIN * warmth;
             for (int i = from; i < to; i++) {
                 irradiance(weather, sky, i, clouds.nextTransmission());
-                weather.ambientCelsius()[i] =
-                        mean + climate.dailySwingKelvin() * StrictMath.cos(dayPhase(location, start, i));
+                weather.ambientCelsius()[i] = mean + climate.dailySwingKelvin() * swing[i - from];
             }
         }
         return weather;
     }
 
-    /** Where in its day a minute is, from the warmest time on (rad). */
-    private static double dayPhase(Location location, Instant start, int minute) {
+    /** How far each minute of the day is from the mean, from −1 at the coldest to 1 at the warmest; minutes are counted from the start. */
+    private static double[] dailySwing(Location location, Instant start) {
         double solarNoonMinute = 720 - location.longitudeDegrees() * 4;
         long firstMinuteOfDay = Math.floorMod(start.getEpochSecond() / 60, 1440L);
-        return 2 * Math.PI * (firstMinuteOfDay + minute - solarNoonMinute - WARMEST_AFTER_NOON_MINUTES) / 1440;
+        double[] swing = new double[1440];
+        for (int minute = 0; minute < swing.length; minute++) {
+            double after = firstMinuteOfDay + minute - solarNoonMinute - WARMEST_AFTER_NOON_MINUTES;
+            swing[minute] = StrictMath.cos(2 * Math.PI * after / 1440);
+        }
+        return swing;
     }
 
     private static void irradiance(Weather weather, ClearSky sky, int minute, double transmission) {
@@ -98,9 +103,9 @@ public final class WeatherGenerator {
         if (up <= 0) {
             return;
         }
-        double apparent = ClearSky.apparentDegrees(up);
-        double clearBeam = sky.beamWatts(apparent);
-        double level = transmission * (clearBeam * up + sky.diffuseWatts(apparent));
+        sky.look(up);
+        double clearBeam = sky.beamWatts();
+        double level = transmission * (clearBeam * up + sky.diffuseWatts());
         double beam = clearBeam * beamShare(transmission);
         weather.beamWatts()[minute] = beam;
         weather.diffuseWatts()[minute] = level - beam * up;

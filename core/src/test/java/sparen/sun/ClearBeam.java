@@ -6,6 +6,8 @@ public final class ClearBeam {
 
     /** With the turbidity of ASTM G173's air at sea level (W/m²), by the sun's apparent altitude (°). */
     public static double watts(double apparentDegrees) {
-        return new ClearSky(0, 2.66, 1361).beamWatts(apparentDegrees);
+        ClearSky sky = new ClearSky(0, 2.66, 1361);
+        sky.look(SunTest.sineBelow(apparentDegrees));
+        return sky.beamWatts();
     }
 }
