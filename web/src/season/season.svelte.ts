@@ -17,14 +17,11 @@ export class Season {
 
   /** The longest that is run here, as the first answer tells (d). */
   private mostDays = $state(Infinity);
+  /** Of a long season its beginning is run here. */
+  readonly days = $derived(Math.min(this.mostDays, this.asked.days));
   private readonly newest = new Newest();
 
   constructor(readonly site: string) {}
-
-  /** Of a long season its beginning is run here. */
-  get days() {
-    return Math.min(this.mostDays, this.asked.days);
-  }
 
   /** Runs a plan; only the newest question counts. */
   async run(plan: Plan, buckets: number) {

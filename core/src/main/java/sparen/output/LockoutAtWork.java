@@ -1,10 +1,12 @@
 package sparen.output;
 
 import java.util.Arrays;
+import java.util.BitSet;
 import java.util.Optional;
 import sparen.logic.Signal;
 import sparen.program.Lockout;
 import sparen.program.Sentence;
+import sparen.program.Surroundings;
 import sparen.result.Change;
 import sparen.result.Fact;
 
@@ -14,6 +16,7 @@ final class LockoutAtWork {
     private static final double SUNRISE_DEGREES = -0.833;
 
     private final Lockout lockout;
+    private final int reset;
     private final double[] trips;
     private int count;
     private int inARow;
@@ -22,8 +25,10 @@ final class LockoutAtWork {
     private boolean sawNight;
     private Optional<Change> news = Optional.empty();
 
-    LockoutAtWork(Lockout lockout) {
+    /** That of an output, given what its rules can name. */
+    LockoutAtWork(Lockout lockout, String output, Surroundings around) {
         this.lockout = lockout;
+        reset = lockout.release() == Lockout.Release.HAND ? around.request(Lockout.resetOf(output)) : -1;
         trips = new double[lockout.trips()];
         Arrays.fill(trips, Double.NEGATIVE_INFINITY);
     }
@@ -89,6 +94,9 @@ final class LockoutAtWork {
             }
             sawNight |= !up;
         }
+        if (locked && reset >= 0 && signals[reset] > 0.5) {
+            waitsUntil = seconds;
+        }
         if (seconds < waitsUntil || waitsUntil == Double.NEGATIVE_INFINITY) {
             return false;
         }
@@ -107,7 +115,17 @@ final class LockoutAtWork {
         return waitsUntil > seconds ? waitsUntil : Double.POSITIVE_INFINITY;
     }
 
+    /** Adds the signal that lets it go. */
+    void addSignals(BitSet into) {
+        if (lockout.release() != Lockout.Release.TIME) {
+            into.set(reset >= 0 ? reset : Signal.SUN_ALTITUDE_DEGREES);
+        }
+    }
+
     void narrow(double[] signals, double[] low, double[] high) {
+        if (locked && reset >= 0) {
+            high[reset] = Math.min(high[reset], 0.5);
+        }
         if (locked && lockout.release() == Lockout.Release.DAWN) {
             int sun = Signal.SUN_ALTITUDE_DEGREES;
             if (signals[sun] >= SUNRISE_DEGREES) {

@@ -50,7 +50,7 @@ public final class OutputAtWork {
         this.output = output;
         automatic = output.automatic().map(rule -> new Switch(rule.compile(around.at(output))));
         protection = output.protection().map(rule -> new Switch(rule.compile(around.at(output))));
-        lockout = output.lockout().map(LockoutAtWork::new);
+        lockout = output.lockout().map(one -> new LockoutAtWork(one, output.id(), around));
         Optional<Contact> contact = output.contact();
         operateSeconds = contact.flatMap(Contact::operateSeconds).orElse(0.0);
         coil = new CoilAtWork(contact);
@@ -243,13 +243,11 @@ public final class OutputAtWork {
 
     /** Adds the signals it looks at besides its rules. */
     public void addSignals(BitSet into) {
+        lockout.ifPresent(one -> one.addSignals(into));
         automatic.ifPresent(one -> one.signals(into));
         protection.ifPresent(one -> one.signals(into));
         if (coil.watchesBus()) {
             into.set(Signal.BUS_VOLTS);
-        }
-        if (lockout.isPresent()) {
-            into.set(Signal.SUN_ALTITUDE_DEGREES);
         }
     }
 

@@ -21,14 +21,22 @@ public record Lockout(
         double firstWaitSeconds,
         Release release,
         double waitSeconds) {
+    private static final int LONGEST_NAME = 48;
+
     /** What lets a locked-out output close again. */
     public enum Release {
         /** Its wait is over. */
         TIME,
         /** The sun rises. */
         DAWN,
-        /** Somebody comes; in a run nobody does. */
+        /** Somebody resets it: in a run, and on the bench, the request {@link #resetOf}. */
         HAND
+    }
+
+    /** The request by which somebody resets the lockout of an output. */
+    public static String resetOf(String output) {
+        String name = "reset-" + output;
+        return name.substring(0, Math.min(name.length(), LONGEST_NAME));
     }
 
     public Lockout {
@@ -58,7 +66,7 @@ public record Lockout(
                         List.of(
                                 new Sentence.Choice("TIME", "its wait is over"),
                                 new Sentence.Choice("DAWN", "dawn"),
-                                new Sentence.Choice("HAND", "somebody comes")));
+                                new Sentence.Choice("HAND", "somebody resets it")));
         return release == Release.TIME
                 ? said.then(", ")
                         .seconds("waitSeconds", "lockout", waitSeconds, 2_592_000)

@@ -39,6 +39,9 @@ public final class Surroundings {
         for (Output output : outputs) {
             output.automatic().ifPresent(rule -> requests.addAll(rule.requests()));
             output.protection().ifPresent(rule -> requests.addAll(rule.requests()));
+            output.lockout()
+                    .filter(lockout -> lockout.release() == Lockout.Release.HAND)
+                    .ifPresent(lockout -> requests.add(Lockout.resetOf(output.id())));
         }
         Signals signals = Signals.of(site, outputs, List.copyOf(requests), atDevices(site), restVolts);
         return new Surroundings(site, List.copyOf(outputs), List.copyOf(requests), signals, -1);
@@ -72,7 +75,7 @@ public final class Surroundings {
         return outputs;
     }
 
-    /** Names of all requests by hand that some rule waits for. */
+    /** Names of all requests by hand that some rule or lockout waits for. */
     public List<String> requests() {
         return requests;
     }

@@ -414,6 +414,20 @@ public class RulesTest {
         assertTrue(moves.get(5).seconds() > 5 * HOUR && moves.get(5).seconds() < 8 * HOUR, "at sunrise");
     }
 
+    /** After its third trip at 70 s and 5 s it stays open for hours, until somebody resets it. */
+    @Test
+    public void aHandResetsALockout() {
+        House house = new House().load("heavy", null, new Consumption.ConstantCurrent(120));
+        Lockout lockout = new Lockout(3, 600, 2, 20, Lockout.Release.HAND, 0);
+        house.output("cut", null, new VoltageDisconnect("point", 52.1, 5, 52.2, 5), "heavy")
+                .last(o -> o.withLockout(Optional.of(lockout)));
+        assertEquals(moves(house.run(12 * HOUR), "cut").size(), 5, "nobody came");
+        house.requests = List.of(new Request("reset-cut", 3 * HOUR, 3 * HOUR + 10));
+        List<Event> moves = moves(house.run(12 * HOUR), "cut");
+        assertEquals(moves.get(5).seconds(), 3 * HOUR, 0.01);
+        assertEquals(moves.get(5).reason(), "the lockout is over");
+    }
+
     /** The coil lets go below 51.5 V and needs 52 V again; what it carried is cut though no rule has spoken. */
     @Test
     public void coilDropsOutOnASaggingBus() {
