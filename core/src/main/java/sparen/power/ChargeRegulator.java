@@ -51,6 +51,8 @@ public final class ChargeRegulator {
     private double rechargeSet;
     private double absorptionTime;
     private final HeldTime heldTime;
+    private final double longestCycleSeconds;
+    private final double repeatSeconds;
     private double stageSince;
     private double cycleSince;
     private double bulkTime;
@@ -97,6 +99,10 @@ public final class ChargeRegulator {
         this.cells = cells;
         details = program.details().orElse(ChargeDetails.NONE);
         stops = new ChargeStops(details);
+        longestCycleSeconds = details.longestCycleSeconds().orElse(Double.POSITIVE_INFINITY);
+        repeatSeconds = details.repeatAbsorption()
+                .map(one -> one.everyDays() * Standard.DAY)
+                .orElse(Double.POSITIVE_INFINITY);
         heldTime = new HeldTime(details.absorptionEnd()
                 .map(end -> end.inCloud() == AbsorptionEnd.InCloud.STARTS_ANEW)
                 .orElse(false));
@@ -139,7 +145,6 @@ public final class ChargeRegulator {
         weigh();
     }
 
-    /** Whether it is let charge. */
     public boolean isEnabled() {
         return stops.isEnabled();
     }
@@ -421,8 +426,9 @@ public final class ChargeRegulator {
                     .orElse(false);
             enter(equalizes ? ChargeStage.EQUALIZATION : afterAbsorption(), seconds);
         }
-        boolean tooLong =
-                !aims && (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION) && seconds >= cycleDue();
+        boolean tooLong = !aims
+                && (stage == ChargeStage.BULK || stage == ChargeStage.ABSORPTION)
+                && seconds >= cycleSince + longestCycleSeconds;
         if (tooLong) {
             leftBy = Change.CYCLE_TOO_LONG;
             enter(afterAbsorption(), seconds);
@@ -472,18 +478,12 @@ public final class ChargeRegulator {
                         : absorptionTime);
     }
 
-    private double cycleDue() {
-        return details.longestCycleSeconds().map(most -> cycleSince + most).orElse(Double.POSITIVE_INFINITY);
-    }
-
     private double giveUpDue() {
         return stageSince + details.equalization().orElseThrow().giveUpSeconds();
     }
 
     private double repeatDue() {
-        return details.repeatAbsorption()
-                .map(one -> stageSince + one.everyDays() * Standard.DAY)
-                .orElse(Double.POSITIVE_INFINITY);
+        return stageSince + repeatSeconds;
     }
 
     /** The next instant (s) at which a timer of its stages is due. */
@@ -493,7 +493,7 @@ public final class ChargeRegulator {
             due = Math.min(due, Math.min(heldDue(), tail.dueSeconds()));
         }
         return switch (stage) {
-            case BULK, ABSORPTION -> aims ? due : Math.min(due, cycleDue());
+            case BULK, ABSORPTION -> aims ? due : Math.min(due, cycleSince + longestCycleSeconds);
             case EQUALIZATION -> Math.min(due, giveUpDue());
             case FLOAT -> Math.min(due, repeatDue());
             case OFF -> due;
