@@ -29,7 +29,9 @@ import sparen.simulation.Request;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.TalkLoss;
+import sparen.site.BatteryBank;
 import sparen.site.Consumption;
+import sparen.site.Enclosure;
 import sparen.site.Load;
 import sparen.site.SensePoint;
 import sparen.sun.Weather;
@@ -232,8 +234,16 @@ public final class LiveBench {
         }
         plan.site().dcSources().forEach(source -> profiles.put(source.profile(), profile(List.of(new double[2]))));
         Plan live = Fields.withAt(plan, "site/loads", List.copyOf(drawing));
-        live = Fields.withAt(live, "site/battery/startStateOfCharge", at(charge, 0));
+        live = Fields.withAt(live, "site/battery", onTheBench(plan.site().battery()));
         return new Scenario(live, start, seconds, weather(start, minutes), profiles, 1, silences(), requested());
+    }
+
+    /** It has the charge of the knob, and is as warm as the air of the knob at once and from the start: nobody waits half a day for it. */
+    private BatteryBank onTheBench(BatteryBank bank) {
+        Enclosure own = bank.enclosure().orElse(Enclosure.UNKNOWN);
+        return bank.withStartStateOfCharge(at(charge, 0))
+                .withEnclosure(Optional.of(new Enclosure(
+                        Enclosure.NO_LAG_SECONDS, own.kelvinPerWatt(), Optional.of(at(air, 0)), own.heater())));
     }
 
     private static Profile profile(List<double[]> steps) {

@@ -5,7 +5,7 @@ import sparen.site.Enclosure.CabinetHeater;
 
 /**
  * Temperature of battery and cabinet: a first-order lag behind the air, raised by losses and a heater. It is worked out every quarter
- * of an hour and holds until the next: batteries take hours, and devices sample.
+ * of an hour and holds until the next: batteries take hours, and devices sample. Without a lag it is the air's, minute by minute.
  */
 final class Thermal {
     /** Between two samples (s). */
@@ -13,16 +13,20 @@ final class Thermal {
 
     private final Enclosure enclosure;
     private final double[] air;
+    private final double sampleSeconds;
     private final double decay;
     private double celsius;
-    private double next = SAMPLE_SECONDS;
+    private double next;
     private boolean heats;
     private double heatJoules;
 
     Thermal(Enclosure enclosure, double[] airCelsius) {
         this.enclosure = enclosure;
         air = airCelsius;
-        decay = StrictMath.exp(-SAMPLE_SECONDS / enclosure.lagSeconds());
+        boolean follows = enclosure.lagSeconds() <= Enclosure.NO_LAG_SECONDS;
+        sampleSeconds = follows ? Enclosure.NO_LAG_SECONDS : SAMPLE_SECONDS;
+        decay = follows ? 0 : StrictMath.exp(-sampleSeconds / enclosure.lagSeconds());
+        next = sampleSeconds;
         celsius = enclosure.startCelsius().orElseGet(() -> meanOfFirstDay(airCelsius));
         settleHeater();
     }
@@ -50,11 +54,11 @@ final class Thermal {
         if (seconds < next) {
             return false;
         }
-        double watts = heatJoules / SAMPLE_SECONDS + heaterWatts();
+        double watts = heatJoules / sampleSeconds + heaterWatts();
         heatJoules = 0;
-        double settled = airCelsius(next - SAMPLE_SECONDS / 2) + watts * enclosure.kelvinPerWatt();
+        double settled = airCelsius(decay == 0 ? next : next - sampleSeconds / 2) + watts * enclosure.kelvinPerWatt();
         celsius = settled + (celsius - settled) * decay;
-        next += SAMPLE_SECONDS;
+        next += sampleSeconds;
         settleHeater();
         return true;
     }
@@ -72,7 +76,7 @@ final class Thermal {
 
     /** The air's temperature at the last sample (°C). */
     double sampledAirCelsius() {
-        return airCelsius(next - SAMPLE_SECONDS);
+        return airCelsius(next - sampleSeconds);
     }
 
     double airCelsius(double seconds) {

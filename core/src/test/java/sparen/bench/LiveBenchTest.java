@@ -19,13 +19,17 @@ import sparen.program.Wish;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Trace;
 import sparen.result.Window;
+import sparen.revision.StartingPoint;
 import sparen.simulation.Simulation;
 import sparen.simulation.Sites;
 import sparen.site.BatteryTable;
+import sparen.site.Chemistry;
 import sparen.site.Consumption;
+import sparen.site.Location;
 
 /** The bench with a battery behind it: what is said of sag and rebound is Ohm's law and one exponential. */
 public class LiveBenchTest {
@@ -128,6 +132,37 @@ public class LiveBenchTest {
                         .batteryVolts(),
                 play(plan, 65, slow).live().orElseThrow().batteryVolts(),
                 1e-12);
+    }
+
+    /**
+     * A charger that stops below 3 °C stops within the minute in which the air's knob is turned to −5 °C, and not before: what is turned later
+     * does not reach back to the start either.
+     */
+    @Test
+    public void coldIsFeltAtOnceAndNotBefore() {
+        Plan plan = new StartingPoint(
+                        "hut",
+                        new Location(63, 19, 5, "Europe/Stockholm"),
+                        12,
+                        Chemistry.LITHIUM_IRON_PHOSPHATE,
+                        200,
+                        400,
+                        false,
+                        false,
+                        false)
+                .plan();
+        Turn cold = new Turn(700, "air_celsius", -5, 0);
+        assertTrue(stops(plan, 690, cold).isEmpty(), "not before");
+        List<Double> felt = stops(plan, 800, cold);
+        assertEquals(felt.size(), 1);
+        assertEquals(felt.get(0), 730, 30);
+    }
+
+    private static List<Double> stops(Plan plan, double until, Turn... turns) {
+        return play(plan, until, turns).events().stream()
+                .filter(event -> event.has(Change.COLD_STOPS))
+                .map(Event::seconds)
+                .toList();
     }
 
     /** The same script gives the same, to the last digit, and the trace shows the span asked for and nothing beyond. */
