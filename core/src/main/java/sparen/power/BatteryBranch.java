@@ -58,7 +58,8 @@ public final class BatteryBranch {
         blocked = expectCharging ? !mayCharge : !mayDischarge;
     }
 
-    private void straighten() {
+    /** Takes the straight line about the current it was last bent at. */
+    void straighten() {
         siemens = 1 / (circuit.differentialOhms() + cableOhms);
         straightVolts = circuit.straightVolts();
     }
@@ -70,6 +71,23 @@ public final class BatteryBranch {
 
     double siemens() {
         return siemens;
+    }
+
+    /** Whether it takes part and its voltage is no straight line of its current. */
+    boolean isBent() {
+        return !blocked && circuit.bends();
+    }
+
+    /** The current (A) it takes at a voltage behind its own and another cable (V, Ω); its voltage is bent there. */
+    double amperes(double volts, double moreOhms) {
+        double amperes = circuit.amperes(volts - circuit.electromotiveForce()[0], cableOhms + moreOhms);
+        circuit.bendAt(amperes);
+        return amperes;
+    }
+
+    /** What that current changes by with each volt (S). */
+    double siemensBehind(double moreOhms) {
+        return 1 / (circuit.differentialOhms() + cableOhms + moreOhms);
     }
 
     /** The voltage (V) at which it would take no current, as far as it is a straight line. */
@@ -84,7 +102,7 @@ public final class BatteryBranch {
      * @return whether it took a better one
      */
     boolean bends(double nodeVolts) {
-        if (blocked || !circuit.bends()) {
+        if (!isBent()) {
             return false;
         }
         double amperes = circuit.amperes(nodeVolts - circuit.electromotiveForce()[0], cableOhms);

@@ -19,7 +19,7 @@ public final class BusBalance {
     /** A last change of this share of the voltage leaves an error of its square (Newton). */
     private static final double SOLVED_SHARE = 1e-8;
 
-    private final BatteryBranch[] batteries;
+    private final BatteryNode batteries;
     private final double mainOhms;
     private final int size;
     private final double[] cableOhms;
@@ -39,10 +39,6 @@ public final class BusBalance {
     private final double[] busVolts = Series.zero();
     private final double[] nodeVolts = Series.zero();
     private final double[] batteryCurrent = Series.zero();
-    private double emf;
-    private double series;
-    private double nodeConductance;
-    private boolean isAlone;
     private double mainFactor;
     private double stiffness;
     private double inverseAnswer;
@@ -54,7 +50,7 @@ public final class BusBalance {
      * @param cableOhms resistance of each branch's cable, out and back (Ω)
      */
     public BusBalance(BatteryBranch[] batteries, double mainOhms, double[] cableOhms) {
-        this.batteries = batteries.clone();
+        this.batteries = new BatteryNode(batteries, mainOhms);
         this.mainOhms = mainOhms;
         this.cableOhms = cableOhms.clone();
         size = cableOhms.length;
@@ -121,81 +117,38 @@ public final class BusBalance {
      */
     public boolean solve() {
         listActive();
-        for (BatteryBranch battery : batteries) {
-            battery.begin();
-        }
+        batteries.begin();
         boolean triedOtherWay = false;
         boolean turnedToLoad = false;
-        for (int round = 0; round < 4 * batteries.length + MOST_BENDS; round++) {
-            gatherBatteries();
-            if (nodeConductance == 0 && !triedOtherWay) {
-                // With every discharge path open a source may still charge, and the other way round.
+        for (int round = 0; round < 4 * batteries.size() + MOST_BENDS; round++) {
+            batteries.gather();
+            if (batteries.isDead() && !triedOtherWay) {
                 triedOtherWay = true;
-                for (BatteryBranch battery : batteries) {
-                    battery.turnRound();
-                }
-                gatherBatteries();
+                batteries.turnRound();
+                batteries.gather();
             }
-            if (nodeConductance == 0) {
+            if (batteries.isDead()) {
                 return false;
             }
             if (!solveFor()) {
                 // The resistance against charging may be all that stands in the way of a load: try to discharge.
-                if (!turnedToLoad && turnToDischarge()) {
+                if (!turnedToLoad && batteries.turnToDischarge()) {
                     turnedToLoad = true;
                     continue;
                 }
                 return false;
             }
-            if (!oneChanges()) {
+            if (!batteries.changes(nodeVolts[0])) {
                 return true;
             }
         }
-        gatherBatteries();
+        batteries.gather();
         return solveFor();
-    }
-
-    private boolean turnToDischarge() {
-        boolean turned = false;
-        for (BatteryBranch battery : batteries) {
-            turned |= battery.expectDischarge();
-        }
-        return turned;
     }
 
     /** Whether there is a battery through which the bus has a voltage at all. */
     public boolean hasBattery() {
-        return nodeConductance > 0;
-    }
-
-    /** Takes the electromotive forces and resistances of all batteries together as one behind the main cable. */
-    private void gatherBatteries() {
-        double conductanceSum = 0;
-        double currentSum = 0;
-        int taking = 0;
-        for (BatteryBranch battery : batteries) {
-            if (battery.takesPart()) {
-                taking++;
-                conductanceSum += battery.siemens();
-                currentSum += battery.siemens() * battery.straightVolts();
-            }
-        }
-        isAlone = taking == 1;
-        nodeConductance = conductanceSum;
-        emf = currentSum / conductanceSum;
-        series = 1 / (1 / conductanceSum + mainOhms);
-    }
-
-    /** Whether a battery is taken otherwise: as a better straight line or, once all lines stand, turned, dropped or let in. */
-    private boolean oneChanges() {
-        boolean changes = false;
-        for (BatteryBranch battery : batteries) {
-            changes |= battery.bends(nodeVolts[0]);
-        }
-        for (int i = 0; !changes && i < batteries.length; i++) {
-            changes = batteries[i].turns(nodeVolts[0]);
-        }
-        return changes;
+        return !batteries.isDead();
     }
 
     /** Branches that carry nothing are left out of all sums. */
@@ -211,14 +164,14 @@ public final class BusBalance {
 
     /** From the last voltage on; where that leads nowhere, from above, whence the upper solution is always reached. */
     private boolean solveFor() {
-        return busVolts[0] > 0 && solveFrom(busVolts[0]) || solveFrom(Math.max(busVolts[0], emf));
+        return busVolts[0] > 0 && solveFrom(busVolts[0]) || solveFrom(Math.max(busVolts[0], batteries.emf()));
     }
 
     private boolean solveFrom(double guess) {
         double volts = guess;
         for (int iteration = 0; iteration < MOST_ITERATIONS; iteration++) {
-            double mismatch = (emf - volts) * series;
-            double slope = -series;
+            double mismatch = batteries.amperes(volts);
+            double slope = batteries.slope();
             for (int i = 0; i < activeCount; i++) {
                 int b = active[i];
                 if (!isPower[b]) {
@@ -271,10 +224,7 @@ public final class BusBalance {
             sum += j;
         }
         batteryCurrent[0] = sum;
-        nodeVolts[0] = emf + sum / nodeConductance;
-        for (BatteryBranch battery : batteries) {
-            battery.place(nodeVolts[0], isAlone ? sum : Double.NaN);
-        }
+        nodeVolts[0] = batteries.place(volts, sum);
     }
 
     /**
@@ -307,9 +257,9 @@ public final class BusBalance {
 
     /** What is the same for all orders: how each branch, and all together, answer to the bus voltage. */
     private void prepare() {
-        stiffness = 1 / nodeConductance + mainOhms;
-        mainFactor = 1 / (1 + mainOhms * nodeConductance);
-        double sum = nodeConductance * mainFactor;
+        stiffness = 1 / batteries.conductance() + mainOhms;
+        mainFactor = 1 / (1 + mainOhms * batteries.conductance());
+        double sum = batteries.conductance() * mainFactor;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
             if (isPower[b]) {
@@ -324,10 +274,7 @@ public final class BusBalance {
     }
 
     private void expandTo(int k) {
-        double known = 0;
-        for (BatteryBranch battery : batteries) {
-            known += battery.extend(k);
-        }
+        double known = batteries.extend(k);
         double right = known * mainFactor;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
@@ -351,18 +298,14 @@ public final class BusBalance {
             sum += j;
         }
         batteryCurrent[k] = sum;
-        nodeVolts[k] = (sum + known) / nodeConductance;
-        for (BatteryBranch battery : batteries) {
-            battery.finish(k, nodeVolts[k], isAlone ? sum : Double.NaN);
-        }
+        nodeVolts[k] = (sum + known) / batteries.conductance();
+        batteries.finish(k, nodeVolts[k], sum);
     }
 
     /** Takes the end of a step (s) as the first guess for the next solution. */
     public void advance(double seconds) {
         busVolts[0] = Series.at(busVolts, order, seconds);
-        for (BatteryBranch battery : batteries) {
-            battery.advance(order, seconds);
-        }
+        batteries.advance(order, seconds);
     }
 
     /** There is no bus for a step: no voltage and no current, to full order. */
@@ -397,10 +340,7 @@ public final class BusBalance {
                 lost += cableOhms[b] * Series.integralOfProduct(current[b], current[b], order, seconds);
             }
         }
-        for (BatteryBranch battery : batteries) {
-            lost += battery.cableJoules(order, seconds);
-        }
-        return lost;
+        return lost + batteries.cableJoules(order, seconds);
     }
 
     /** Energy (J) a branch gives (positive) or takes (negative) at its far end over a step (s). */

@@ -59,8 +59,19 @@ final class Thermal {
         double settled = airCelsius(decay == 0 ? next : next - sampleSeconds / 2) + watts * enclosure.kelvinPerWatt();
         celsius = settled + (celsius - settled) * decay;
         next += sampleSeconds;
+        skipWhatStays();
         settleHeater();
         return true;
+    }
+
+    /** What follows the air and nothing else is sampled where the air changes. */
+    private void skipWhatStays() {
+        while (decay == 0
+                && enclosure.kelvinPerWatt() == 0
+                && airCelsius(next) == celsius
+                && next < 60.0 * air.length) {
+            next += sampleSeconds;
+        }
     }
 
     private void settleHeater() {
