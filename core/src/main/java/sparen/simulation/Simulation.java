@@ -119,7 +119,7 @@ public final class Simulation {
      */
     public record Settings(double longestStepSeconds, double voltsTolerance) {
         /** An hour at most, and far below what any device resolves: the slowest drift moves an instant by less than a tenth of a second. */
-        public static final Settings DEFAULT = new Settings(3600, 1e-8);
+        public static final Settings DEFAULT = new Settings(3600, 3e-8);
 
         /** The same with another longest step (s). */
         public Settings withLongestStep(double seconds) {
