@@ -99,6 +99,7 @@ public final class Checks {
             new NeverFull(),
             new ChargingStopped(),
             new GeneratorGaveUp(),
+            new GeneratorInQuietHours(),
             new NeverExercised());
 
     private Checks() {}

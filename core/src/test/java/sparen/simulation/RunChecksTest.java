@@ -13,6 +13,7 @@ import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.TemperatureLimits;
 import sparen.program.Output;
 import sparen.program.rule.ClockSchedule;
+import sparen.program.rule.GeneratorStart;
 import sparen.program.rule.SurplusBySoc;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.program.rule.VoltageDiversion;
@@ -95,6 +96,33 @@ public class RunChecksTest {
         assertEquals(stopped.compared().get(0).value(), 24, 0.02);
         house.airCelsius = 10;
         assertTrue(!shown(house, DAY).contains("ChargingStopped"));
+    }
+
+    /** Called a minute past one, local time, for six hours at least, it runs from two on, when it should be quiet, until a minute past seven. */
+    @Test
+    public void aGeneratorThatRanOnIntoItsQuietHours() {
+        Finding told = Checks.of(
+                        called(6 * 3600).plan(), Map.of(), called(6 * 3600).run(DAY))
+                .stream()
+                .filter(one -> one.check().equals("GeneratorInQuietHours"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(told.at(), "call");
+        assertEquals(told.compared().get(0).value(), 5.02, 0.05);
+        assertTrue(!shown(called(1800), DAY).contains("GeneratorInQuietHours"), "let go as they begin");
+    }
+
+    private static House called(double leastSeconds) {
+        House house = new House().withInverter(3000).monitor(0.25);
+        house.startCharge = 0.25;
+        house.acSources.add(
+                new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35));
+        house.output(
+                "call",
+                new GeneratorStart("monitor", 30, 60, 95, 60, leastSeconds, 2, 8, List.of()),
+                null,
+                "generator");
+        return house;
     }
 
     @Test
