@@ -101,6 +101,11 @@ public final class BatteryCircuit {
         return warmer * filled() * model.capacityCoulombs() + rebound;
     }
 
+    /** Its parameters. */
+    public BatteryModel model() {
+        return model;
+    }
+
     /** Its temperature (°C). */
     public double celsius() {
         return celsius;

@@ -114,6 +114,11 @@ public record BatteryModel(
         return Arrhenius.factor(nearFull.kelvin(), celsius);
     }
 
+    /** The state of charge (fraction, of what is stated) where all there is in it is filled so far (fraction): below 0 near empty. */
+    public double stateOfCharge(double filled) {
+        return 1 - (1 - filled) / statedShare;
+    }
+
     /** How full all wells are (fraction) at a state of charge (fraction), which is of what is stated. */
     public double filled(double stateOfCharge) {
         return 1 - (1 - stateOfCharge) * statedShare;

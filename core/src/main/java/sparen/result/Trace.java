@@ -42,6 +42,18 @@ public record Trace(
         double[] unservedWatts,
         double[] generatorWatts,
         double[] batteryCelsius) {
+    public Trace {
+        showFromEmpty(lowStateOfCharge);
+        showFromEmpty(highStateOfCharge);
+    }
+
+    /** A slow discharge takes more than is stated; what is counted below 0 then is shown as 0, as in all figures. */
+    private static void showFromEmpty(double[] charge) {
+        for (int i = 0; i < charge.length; i++) {
+            charge[i] = Math.max(0, charge[i]);
+        }
+    }
+
     /** The same to 0.1 mV, 0.001 %, 0.01 W and 0.01 °C, as a picture needs it. */
     public Trace rounded() {
         return new Trace(

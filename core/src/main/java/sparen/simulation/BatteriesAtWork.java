@@ -40,12 +40,13 @@ final class BatteriesAtWork {
         return Arrays.stream(all).map(battery -> battery.branch).toArray(BatteryBranch[]::new);
     }
 
-    /** State of charge of all batteries together (fraction): of what is stated, of which nothing is left at 0. */
+    /** State of charge of all batteries together (fraction), as it is told: of what is stated, of which nothing is left at 0. */
     double charge() {
-        return Math.max(0, chargeOfStated());
+        return Math.max(0, counted());
     }
 
-    private double chargeOfStated() {
+    /** The same as it is counted, and as its series is: below 0 where more than what is stated has been taken slowly. */
+    double counted() {
         if (all.length == 1) {
             return all[0].branch.circuit().charge()[0];
         }
@@ -59,15 +60,9 @@ final class BatteriesAtWork {
         return sum / weight;
     }
 
-    /** How full they are together (fraction): of all there is in them. */
-    double filled() {
-        double sum = 0;
-        double weight = 0;
-        for (BatteryAtWork battery : all) {
-            sum += battery.capacityCoulombs * battery.branch.circuit().filled();
-            weight += battery.capacityCoulombs;
-        }
-        return sum / weight;
+    /** The state of charge, as counted, at which all there is in them is filled so far (fraction): all are of one kind. */
+    double countedAt(double filled) {
+        return all[0].branch.circuit().model().stateOfCharge(filled);
     }
 
     /** Writes the series of the state of charge of all batteries together. */

@@ -25,8 +25,8 @@ final class Run {
     private static final int STEPS_BETWEEN_QUESTIONS = 4096;
     private static final int MOST_ROUNDS = 1000;
     private static final int MOST_STEPS_A_SECOND = 20_000;
-    /** After an empty battery or a collapse loads are fed again from this state of charge (fraction), common practice. */
-    private static final double RECOVERED_CHARGE = 0.02;
+    /** After an empty battery or a collapse loads are fed again when it is filled so far (fraction of all there is in it), common practice. */
+    private static final double RECOVERED_SHARE = 0.02;
 
     private static final double LEAST_DEAD_SECONDS = 60;
     /** Without a bus only the batteries' own rebound goes on; it is followed in steps of this (s) at most. */
@@ -56,6 +56,7 @@ final class Run {
     private double deadUntil;
     private double progressAt;
     private int stepsSinceProgress;
+    private final double recoveredCharge;
     private double lowestCharge = Double.POSITIVE_INFINITY;
     private double lowestChargeAt;
     private double lowestVolts = Double.POSITIVE_INFINITY;
@@ -85,6 +86,7 @@ final class Run {
         wished = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
         wear = new WearMeter(circuit.batteries.charge());
+        recoveredCharge = circuit.batteries.countedAt(RECOVERED_SHARE);
         days = new DayMeter(circuit.clock, ledger);
         trace = new TraceRecorder(window, inputs.controllers);
         signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sinesOfAltitude));
@@ -172,8 +174,8 @@ final class Run {
         double[] charged = series[Signal.STATE_OF_CHARGE];
         stay.begin(circuit.bus.order(), step);
         signals.watch(stay, charged);
-        if (circuit.isDead() && charged[0] < RECOVERED_CHARGE) {
-            stay.within(charged, Double.NEGATIVE_INFINITY, RECOVERED_CHARGE);
+        if (circuit.isDead() && charged[0] < recoveredCharge) {
+            stay.within(charged, Double.NEGATIVE_INFINITY, recoveredCharge);
         }
         double windowLevel = circuit.windowLevel();
         if (!Double.isNaN(windowLevel)) {
@@ -336,7 +338,7 @@ final class Run {
         if (circuit.isDead()
                 && now >= deadUntil
                 && circuit.batteries.canDischarge()
-                && circuit.batteries.filled() >= RECOVERED_CHARGE) {
+                && circuit.batteries.counted() >= recoveredCharge) {
             circuit.setDead(false);
             report(Event.Kind.RECOVERED, "", Fact.of(Change.CAN_GIVE_AGAIN));
         }
@@ -376,7 +378,7 @@ final class Run {
     private void readSignals() {
         signals.read(now);
         double volts = signals.values[Signal.BATTERY_VOLTS];
-        double charge = signals.values[Signal.STATE_OF_CHARGE];
+        double charge = circuit.batteries.charge();
         if (charge < lowestCharge) {
             lowestCharge = charge;
             lowestChargeAt = now;

@@ -97,7 +97,7 @@ final class SignalsAtWork {
     void read(double now) {
         values[Signal.BATTERY_VOLTS] = circuit.batteryVolts();
         values[Signal.BUS_VOLTS] = circuit.busVolts();
-        values[Signal.STATE_OF_CHARGE] = circuit.batteries.charge();
+        values[Signal.STATE_OF_CHARGE] = circuit.batteries.counted();
         values[Signal.SUN_ALTITUDE_DEGREES] = sun.at(now);
         circuit.clock.moveTo(now);
         values[Signal.LOCAL_HOUR] = circuit.clock.hour(now);

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Random;
@@ -57,6 +58,7 @@ public class RandomSitesTest {
             String which = "site " + i + " " + result.ledger();
             assertEquals(result.ledger().closingError(), 0, 1e-6, which);
             assertTrue(result.lowestStateOfCharge().value() >= 0 && result.endStateOfCharge() <= 1 + 1e-9, which);
+            assertTrue(Arrays.stream(result.trace().lowStateOfCharge()).noneMatch(charge -> charge < 0), which);
             assertTrue(Double.isFinite(result.endBatteryVolts()) && Double.isFinite(result.endBatteryAmperes()), which);
             double days = result.days().stream()
                     .mapToDouble(day -> day.ledger().inputJoules())
