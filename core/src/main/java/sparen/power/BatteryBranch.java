@@ -183,7 +183,9 @@ public final class BatteryBranch {
     }
 
     void advance(int order, double seconds) {
-        lastAmperes = Series.at(current, order, seconds);
+        if (circuit.bends()) {
+            lastAmperes = Series.at(current, order, seconds);
+        }
         circuit.advance(order, seconds);
     }
 

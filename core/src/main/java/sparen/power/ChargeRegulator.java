@@ -359,7 +359,6 @@ public final class ChargeRegulator {
         ChargeStage before = stage;
         stops.settle(seconds, volts);
         noteAbsence(seconds, volts);
-        takeAim(seconds);
         boolean held = stage == before && limit == Limit.VOLTAGE;
         if (stage == ChargeStage.BULK && held) {
             bulkTime = seconds - stageSince;
@@ -374,6 +373,7 @@ public final class ChargeRegulator {
         }
         leaveWhenDue(seconds, held, tailIsNet ? netAmperes : amperes);
         settleRecharge(seconds, volts);
+        takeAim(seconds);
         moved = stage != before;
         boolean changed = moved || stops.hasNews();
         if (changed) {

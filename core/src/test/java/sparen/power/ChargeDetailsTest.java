@@ -263,6 +263,20 @@ public class ChargeDetailsTest {
         assertEquals(regulator.stage(), ChargeStage.FLOAT);
     }
 
+    /** An equalization that ends on the way goes on at absorption, not in float. */
+    @Test
+    public void goesOnTowardsAStateOfChargeAfterEqualization() {
+        Some some = new Some();
+        some.equalization = Optional.of(new Equalization(15.2, 3600, 30, 7200));
+        set(some);
+        at(31 * DAY, 14.1);
+        at(31 * DAY + 3600, 14.1);
+        assertEquals(regulator.stage(), ChargeStage.EQUALIZATION);
+        regulator.aim(true);
+        at(31 * DAY + 3600 + 7200, 14.1);
+        assertEquals(regulator.stage(), ChargeStage.BULK);
+    }
+
     /** Each stop and each release names its cause, with limit and reading. */
     @Test
     public void tellsWhatStopsItAndWhatItReads() {
