@@ -23,6 +23,7 @@ public record Window(double fromSeconds, double toSeconds, int buckets) {
      * @throws sparen.quantity.InvalidQuantity when it begins after the run
      */
     public Window within(double seconds) {
+        Bounds.within("fromSeconds", fromSeconds, 0, seconds - 1);
         return seconds < toSeconds ? new Window(fromSeconds, seconds, buckets) : this;
     }
 }
