@@ -30,8 +30,8 @@ final class ChargingStopped implements RunCheck {
         Map<String, Map<Change, Double>> hours = new LinkedHashMap<>();
         for (Event event : run.events()) {
             for (Cause cause : CAUSES) {
-                double since = event.has(cause.stops()) ? run.seconds() - event.seconds() : 0;
-                double over = event.has(cause.releases()) ? run.seconds() - event.seconds() : 0;
+                double since = event.has(cause.stops()) ? run.toldUntilSeconds() - event.seconds() : 0;
+                double over = event.has(cause.releases()) ? run.toldUntilSeconds() - event.seconds() : 0;
                 if (since > 0 || over > 0) {
                     hours.computeIfAbsent(event.subject(), charger -> new EnumMap<>(Change.class))
                             .merge(cause.stops(), (since - over) / Standard.HOUR, Double::sum);

@@ -42,7 +42,7 @@ final class GeneratorInQuietHours implements RunCheck {
                 since = Double.NaN;
             }
         }
-        hours += quietHours(rule, since, run.seconds(), start, zone);
+        hours += quietHours(rule, since, run.toldUntilSeconds(), start, zone);
         return hours < WORTH_HOURS
                 ? Stream.empty()
                 : Stream.of(finding(

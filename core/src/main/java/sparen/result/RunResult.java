@@ -49,6 +49,11 @@ public record RunResult(
         generators = List.copyOf(generators);
     }
 
+    /** Until when all that happened is told (s): where there were more events than the log takes, until the last of them. */
+    public double toldUntilSeconds() {
+        return eventsLeftOut == 0 ? seconds : events.get(events.size() - 1).seconds();
+    }
+
     /** How a run ended. */
     public enum Status {
         /** To its end, as programmed. */
