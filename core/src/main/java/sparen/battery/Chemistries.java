@@ -9,7 +9,7 @@ import sparen.site.Chemistry;
  * <p>Forms: kinetic wells by J. F. Manwell and J. G. McGowan, Solar Energy 50 (1993) 399–405; resistance near full and empty after
  * C. M. Shepherd, J. Electrochem. Soc. 112 (1965). Lead-acid numbers are fitted to the relations of J. B. Copetti, E. Lorenzo and
  * F. Chenlo, Prog. Photovolt. 1 (1993) 283–292, with the current scaled to the ten-hour capacity: capacity against rate, and the
- * voltages of discharge and of charge below the gassing voltage. All from memory; docs/model.md draws how well they fit.
+ * voltages of discharge, of charge below the gassing voltage and at the end of it. All from memory; docs/model.md draws how well they fit.
  */
 final class Chemistries {
     /**

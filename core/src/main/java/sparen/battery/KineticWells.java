@@ -21,7 +21,7 @@ public record KineticWells(
     public static final KineticWells NONE = new KineticWells(1, 0, 0, 0, 0);
 
     /** Whether there is a second well at all. */
-    public boolean isBound() {
+    public boolean hasBoundWell() {
         return availableShare < 1;
     }
 
@@ -41,7 +41,7 @@ public record KineticWells(
      * @param hours until the well at hand is empty (h), above 0
      */
     public double capacityShare(double hours) {
-        if (!isBound()) {
+        if (!hasBoundWell()) {
             return 1;
         }
         double kt = followsPerHour * hours;

@@ -8,6 +8,9 @@ import sparen.series.Series;
  * B1 I, and its series. Coefficient k of f is what is known before that of the current is, and df/dI times it.
  */
 final class Overvoltage {
+    /** Far beyond the heat a battery survives its straight line in temperature ends at this part of it; judgement, no source. */
+    private static final double LEAST_SHARE = 0.1;
+
     private final NearFull nearFull;
     private final double[] ohms = Series.zero();
     private final double[] rising = Series.zero();
@@ -32,7 +35,8 @@ final class Overvoltage {
     }
 
     void setCelsius(double celsius) {
-        mostVolts = nearFull.mostVolts() + nearFull.mostVoltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
+        double warm = nearFull.mostVolts() + nearFull.mostVoltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS);
+        mostVolts = Math.max(LEAST_SHARE * nearFull.mostVolts(), warm);
     }
 
     /** Begins a step: a = product × inverseGap, with inverseGap = 1 / (1 + margin − h). */

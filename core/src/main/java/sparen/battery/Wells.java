@@ -36,7 +36,7 @@ final class Wells {
     Wells(BatteryModel model, RestCurve curve, double stateOfCharge) {
         kind = model.wells();
         this.curve = curve;
-        isBound = kind.isBound();
+        isBound = kind.hasBoundWell();
         share = kind.availableShare();
         coulombs = model.capacityCoulombs();
         perCoulomb = 1 / (share * coulombs);

@@ -21,8 +21,6 @@ public record Lockout(
         double firstWaitSeconds,
         Release release,
         double waitSeconds) {
-    private static final int LONGEST_NAME = 48;
-
     /** What lets a locked-out output close again. */
     public enum Release {
         /** Its wait is over. */
@@ -36,7 +34,7 @@ public record Lockout(
     /** The request by which somebody resets the lockout of an output. */
     public static String resetOf(String output) {
         String name = "reset-" + output;
-        return name.substring(0, Math.min(name.length(), LONGEST_NAME));
+        return name.substring(0, Math.min(name.length(), Bounds.LONGEST_ID));
     }
 
     public Lockout {

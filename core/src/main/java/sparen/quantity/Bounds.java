@@ -14,7 +14,10 @@ import java.util.regex.Pattern;
 
 /** Bounds that the records of the model hold their components to. */
 public final class Bounds {
-    private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0,47}");
+    /** The longest an id may be (characters). */
+    public static final int LONGEST_ID = 48;
+
+    private static final Pattern ID = Pattern.compile("[a-z0-9][a-z0-9-]{0," + (LONGEST_ID - 1) + "}");
     private static final int LONGEST_NAME = 120;
     private static final MathContext DIGITS = new MathContext(12);
 
@@ -130,7 +133,8 @@ public final class Bounds {
         if (value == null || !ID.matcher(value).matches()) {
             throw new InvalidQuantity(
                     field,
-                    "\"" + value + "\" must be 1 to 48 lower-case letters, digits or hyphens, like \"marker-light\"");
+                    "\"" + value + "\" must be 1 to " + LONGEST_ID
+                            + " lower-case letters, digits or hyphens, like \"marker-light\"");
         }
     }
 

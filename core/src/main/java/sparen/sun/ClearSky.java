@@ -10,8 +10,8 @@ import sparen.site.Turbidity;
  *
  * <p>Sources, all from memory: P. Ineichen and R. Perez, Solar Energy 73 (2002) 151–157, for both, from Linke turbidity and elevation;
  * air mass F. Kasten and A. T. Young, Applied Optics 28 (1989) 4735–4738, at the apparent altitude; refraction Þ. Sæmundsson, Sky &amp;
- * Telescope 72 (1986) 70; the sun's distance and declination J. W. Spencer, Search 2 (1971) 172; solar constant 1361 W/m² (G. Kopp and J. L. Lean,
- * 2011).
+ * Telescope 72 (1986) 70; the sun's distance and declination J. W. Spencer, Search 2 (1971) 172; solar constant 1361 W/m² (G. Kopp
+ * and J. L. Lean, 2011); scale height of the air 8434.5 m, standard atmosphere.
  */
 final class ClearSky {
     private static final double SOLAR_CONSTANT = 1361;
@@ -81,11 +81,6 @@ final class ClearSky {
                         + 0.00128 * StrictMath.sin(angle)
                         + 0.000719 * StrictMath.cos(2 * angle)
                         + 0.000077 * StrictMath.sin(2 * angle));
-    }
-
-    /** The day's irradiance above the air on a plane facing the sun (W/m²). */
-    double extraterrestrialWatts() {
-        return extraterrestrialWatts;
     }
 
     /** The sun's apparent altitude (°) at 1010 hPa and 10 °C, by the sine of that without refraction, above 0. */
