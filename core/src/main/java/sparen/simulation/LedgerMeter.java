@@ -7,7 +7,6 @@ import java.util.List;
 import java.util.Map;
 import sparen.power.ChargeRegulator;
 import sparen.result.Ledger;
-import sparen.series.Series;
 
 /** Adds up a {@link Ledger} step by step, and the mean powers of each step for the trace. */
 final class LedgerMeter {
@@ -49,7 +48,6 @@ final class LedgerMeter {
     private boolean touched = true;
     private int version = -1;
     private double stored;
-    private double lostInBattery;
 
     LedgerMeter(Circuit circuit) {
         this.circuit = circuit;
@@ -58,15 +56,7 @@ final class LedgerMeter {
         servedWatts = new double[loads];
         unservedWatts = new double[loads];
         byVoltage = new int[loads];
-        stored = storedJoules();
-    }
-
-    private double storedJoules() {
-        double joules = 0;
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            joules += battery.branch.circuit().storedJoules();
-        }
-        return joules;
+        stored = circuit.batteries.storedJoules();
     }
 
     /** Takes what the stores gained from their surroundings by a change of temperature (J): a loss the other way round. */
@@ -78,28 +68,27 @@ final class LedgerMeter {
      * Takes a step (s) from an instant (s) into the sums.
      *
      * @param wished for each load whether it is wanted
+     * @param flows what flowed in it
      * @return mean powers over the step in the trace's order (W); reused by the next call
      */
-    double[] add(double start, double step, boolean[] wished) {
+    double[] add(double start, double step, boolean[] wished, StepFlows flows) {
         boolean floating = circuit.isFloating();
-        double battery = floating ? 0 : addBatteries(step);
-        if (floating) {
-            addRest(step);
-        }
-        double diverted = addLoads(step, wished);
-        double sun = addControllers(start, step, floating);
-        double direct = floating ? 0 : circuit.sourceJoules(step);
+        double battery = flows.terminalJoules();
+        sums[BATTERY_LOSS] += flows.batteryLossJoules();
+        double diverted = addLoads(step, wished, flows);
+        double sun = addControllers(start, step, flows);
+        double direct = circuit.sourceJoules(flows);
         sums[SOURCE] += direct;
         double idle = (circuit.idleWatts() + circuit.heaterWatts()) * step;
         sums[COIL] += circuit.coilWatts() * step;
-        sums[CABLE_LOSS] += floating ? 0 : circuit.bus.cableJoules(step);
+        sums[CABLE_LOSS] += flows.cableJoules();
         idle += addConverters(step, floating);
         from[0] = sun;
         from[3] = 0;
         from[4] = 0;
         to[3] = 0;
         if (circuit.ac != null) {
-            idle += addAc(step, floating);
+            idle += addAc(step, flows);
         }
         sums[IDLE] += idle;
         from[1] = direct;
@@ -113,32 +102,9 @@ final class LedgerMeter {
         return stepWatts;
     }
 
-    private double addBatteries(double step) {
-        int order = circuit.bus.order();
-        double lost = 0;
-        double terminals = 0;
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            lost += battery.branch.lostJoules(order, step);
-            terminals +=
-                    Series.integralOfProduct(battery.branch.terminalVolts(), battery.branch.current(), order, step);
-        }
-        sums[BATTERY_LOSS] += lost;
-        lostInBattery = lost;
-        return terminals;
-    }
-
-    private void addRest(double step) {
-        double lost = 0;
-        for (BatteryAtWork battery : circuit.batteries.all) {
-            lost += battery.branch.lostJoules(Series.ORDER, step);
-        }
-        sums[BATTERY_LOSS] += lost;
-        lostInBattery = lost;
-    }
-
-    /** Heat and gas in the batteries during the last step (J). */
-    double lostInBattery() {
-        return lostInBattery;
+    /** Takes what was lost in the batteries over many minutes (J), known only at their end. */
+    void loseInBatteries(double joules) {
+        sums[BATTERY_LOSS] += joules;
     }
 
     /** Something that decides what is served or wished has changed. */
@@ -147,7 +113,7 @@ final class LedgerMeter {
     }
 
     /** Loads of given power draw the same until something changes: they are summed up only then. */
-    private double addLoads(double step, boolean[] wished) {
+    private double addLoads(double step, boolean[] wished, StepFlows flows) {
         if (touched || circuit.loadVersion() != version) {
             flush();
             gather(wished);
@@ -159,7 +125,7 @@ final class LedgerMeter {
         double diverted = divertedWatts * step;
         for (int i = 0; i < byVoltageCount; i++) {
             int load = byVoltage[i];
-            double joules = circuit.mainLoadJoules(load, step);
+            double joules = circuit.mainLoadJoules(load, flows);
             sums[FIRST_LOAD + load] += joules;
             if (circuit.loads[load].load.diverts()) {
                 diverted += joules;
@@ -207,11 +173,11 @@ final class LedgerMeter {
         elapsed = 0;
     }
 
-    private double addControllers(double start, double step, boolean floating) {
+    private double addControllers(double start, double step, StepFlows flows) {
         double takenInAll = 0;
         for (int i = 0; i < circuit.controllers.length; i++) {
             ControllerAtWork controller = circuit.controllers[i];
-            double output = floating ? 0 : circuit.controllerJoules(i, step);
+            double output = flows.branchJoules(controller.branch);
             double taken = output / controller.controller.efficiency();
             double had = controller.input.joules(start, start + step);
             double left = Math.max(0, had - taken);
@@ -240,9 +206,9 @@ final class LedgerMeter {
         return idle;
     }
 
-    private double addAc(double step, boolean floating) {
+    private double addAc(double step, StepFlows flows) {
         AcAtWork ac = circuit.ac;
-        double charger = floating ? 0 : circuit.chargerJoules(step);
+        double charger = circuit.acCharger == null ? 0 : flows.branchJoules(circuit.branches.charger);
         sums[COST] += ac.count(step, charger);
         double sun = ac.sunWatts() * step;
         sums[AC_ARRAY] += sun;
@@ -291,7 +257,7 @@ final class LedgerMeter {
     /** A copy of all sums so far, with what is stored brought up to date. */
     double[] snapshot() {
         flush();
-        double now = storedJoules();
+        double now = circuit.batteries.storedJoules();
         sums[STORED] += now - stored;
         stored = now;
         return sums.clone();
