@@ -28,9 +28,9 @@ public final class BatteryCircuit {
     private final BatteryModel model;
     private final boolean gasses;
     private final double selfDischarge;
-    final double[] rcPerSecond;
+    private final double[] rcPerSecond;
     private final RestCurve curve;
-    final Wells wells;
+    private final Wells wells;
     private final double[] available;
     private final double[][] rcVolts;
     private final double[] electromotiveForce = Series.zero();
@@ -44,7 +44,7 @@ public final class BatteryCircuit {
     private double ohmicOhms;
     private double fullOhms;
     private double emptyOhms;
-    final double[] rcOhms;
+    private final double[] rcOhms;
     private double celsius = Standard.BATTERY_CELSIUS;
 
     private boolean charging;
@@ -188,58 +188,6 @@ public final class BatteryCircuit {
         for (double[] v : rcVolts) {
             v[0] = Series.at(v, order, seconds);
         }
-    }
-
-    boolean isCharging() {
-        return charging;
-    }
-
-    boolean gasses() {
-        return gasses;
-    }
-
-    /** Whether it takes no more charge, and all that flows into it is lost. */
-    public boolean isOverfull() {
-        return full;
-    }
-
-    boolean varies() {
-        return varies;
-    }
-
-    double ohmicOhms() {
-        return ohmicOhms;
-    }
-
-    /** The resistance near full or empty that counts in this step (Ω), at full or empty. */
-    double extraOhms() {
-        return charging ? fullOhms : emptyOhms;
-    }
-
-    double extraMargin() {
-        return charging ? model.nearFull().margin() : model.emptyMargin();
-    }
-
-    /** The most that is put up against charging near full at no current (V). */
-    double mostOvervolts() {
-        return overvoltage.mostVolts();
-    }
-
-    void readPairs(double[] into) {
-        for (int i = 0; i < rcVolts.length; i++) {
-            into[i] = rcVolts[i][0];
-        }
-    }
-
-    void writePairs(double[] volts) {
-        for (int i = 0; i < rcVolts.length; i++) {
-            rcVolts[i][0] = volts[i];
-        }
-    }
-
-    /** Charge at hand, in the bound well, and by how much that is ahead, as the series that are watched. */
-    public double[][] watchedCharges() {
-        return new double[][] {wells.available, wells.bound(), wells.lead()};
     }
 
     /** How full all of it is (fraction). */

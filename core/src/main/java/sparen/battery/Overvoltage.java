@@ -39,11 +39,6 @@ final class Overvoltage {
         mostVolts = Math.max(LEAST_SHARE * nearFull.mostVolts(), warm);
     }
 
-    /** B0 (V). */
-    double mostVolts() {
-        return mostVolts;
-    }
-
     /** Begins a step: a = product × inverseGap, with inverseGap = 1 / (1 + margin − h). */
     void begin(double product, double inverseGap) {
         this.inverseGap = inverseGap;
@@ -53,11 +48,7 @@ final class Overvoltage {
 
     /** The current (A) at a voltage across this and a resistance (Ω): the upper root of a square equation. */
     double amperes(double drive, double withOhms) {
-        return amperes(drive, withOhms, ohms[0], mostVolts, slopeOhms);
-    }
-
-    /** The same where all is given: a (Ω), B0 (V) and B1 (Ω). */
-    static double amperes(double drive, double withOhms, double a, double mostVolts, double slopeOhms) {
+        double a = ohms[0];
         if (drive <= 0) {
             return drive / (withOhms + a);
         }

@@ -40,14 +40,10 @@ public final class StateOfChargeCounter {
      * @param seconds its length (s)
      */
     public void add(double coulombs, double seconds) {
-        count = Math.min(1, Math.max(0, count + gain(coulombs, seconds)));
-    }
-
-    /** What its count would gain by a step (fraction); see {@link #add}. */
-    public double gain(double coulombs, double seconds) {
         double read = coulombs + monitor.offsetAmperes() * seconds;
         double counted = read > 0 ? read * monitor.chargeEfficiency() : read;
-        return counted / configuredCoulombs + monitor.driftPerDay() / Standard.DAY * seconds;
+        count += counted / configuredCoulombs + monitor.driftPerDay() / Standard.DAY * seconds;
+        count = Math.min(1, Math.max(0, count));
     }
 
     /**
@@ -94,23 +90,6 @@ public final class StateOfChargeCounter {
     /** The highest such count. */
     public double highestCount() {
         return reported + monitor.stepPercent() / 200;
-    }
-
-    /** The lowest count (fraction) that is reported as no less than a level (fraction). */
-    public double lowestCount(double level) {
-        double step = monitor.stepPercent() / 100;
-        double steps = Math.ceil(level / step);
-        // The report itself is compared, to its last digit.
-        steps += steps * step < level ? 1 : (steps - 1) * step >= level ? -1 : 0;
-        return (steps - 0.5) * step;
-    }
-
-    /** The highest count (fraction) that is reported as no more than a level (fraction). */
-    public double highestCount(double level) {
-        double step = monitor.stepPercent() / 100;
-        double steps = Math.floor(level / step);
-        steps -= steps * step > level ? 1 : (steps + 1) * step <= level ? -1 : 0;
-        return (steps + 0.5) * step;
     }
 
     /** When its full condition is met (s). */

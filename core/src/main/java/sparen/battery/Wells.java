@@ -52,58 +52,6 @@ final class Wells {
         fillsPerSecond = kind.fillsPerSecond(celsius);
     }
 
-    /** How full the bound well is (fraction); as the one at hand where there is none. */
-    double boundFilled() {
-        return isBound ? bound[0] : available[0];
-    }
-
-    /** Takes how full both are (fraction). */
-    void set(double atHand, double inBound) {
-        available[0] = atHand;
-        if (isBound) {
-            bound[0] = inBound;
-            charge[0] = 1 - (1 - filled()) * inverseStated;
-        }
-    }
-
-    boolean isBound() {
-        return isBound;
-    }
-
-    double share() {
-        return share;
-    }
-
-    /** All charge from empty to full (C). */
-    double coulombs() {
-        return coulombs;
-    }
-
-    /** k in this step (1/s). */
-    double exchange() {
-        return isBound ? exchange : 0;
-    }
-
-    /** Where this step's piece of the curve would have its voltage at empty (V). */
-    double restAtEmpty() {
-        return curve.at(piece, 0);
-    }
-
-    /** Rise of this step's piece of the curve (V). */
-    double restSlope() {
-        return slope;
-    }
-
-    /** The series of how full the bound well is. */
-    double[] bound() {
-        return bound;
-    }
-
-    /** The series of by how much it is fuller than the one at hand, once it is watched. */
-    double[] lead() {
-        return lead;
-    }
-
     /** How full all of it is (fraction). */
     double filled() {
         return share * available[0] + (1 - share) * bound[0];

@@ -2,7 +2,6 @@ package sparen.power;
 
 import java.util.Arrays;
 import sparen.battery.BatteryCircuit;
-import sparen.battery.BatteryMinute;
 import sparen.series.Series;
 import sparen.series.Stay;
 
@@ -227,22 +226,6 @@ public final class BatteryBranch {
             difference[k] = nodeVolts[k] - circuit.electromotiveForce()[k];
         }
         return difference;
-    }
-
-    /** The same battery over whole minutes. */
-    public BatteryMinute overMinutes() {
-        return new BatteryMinute(circuit, cableOhms);
-    }
-
-    /** Whether it carries current, and stands as minutes can follow it. */
-    public boolean carries() {
-        return !blocked && !circuit.isOverfull();
-    }
-
-    /** Goes on after minutes that ended with a current (A). */
-    public void resume(double amperes) {
-        current[0] = amperes;
-        lastAmperes = amperes;
     }
 
     double cableJoules(int order, double seconds) {

@@ -214,22 +214,17 @@ public final class BusBalance {
         double sum = 0;
         for (int i = 0; i < activeCount; i++) {
             int b = active[i];
-            double j = amperes(b, volts);
+            double j = !isPower[b]
+                    ? offset[b] - conductance[b] * volts
+                    : cableOhms[b] == 0
+                            ? power[b] / volts
+                            : 2 * power[b] / (volts + Math.sqrt(volts * volts + 4 * cableOhms[b] * power[b]));
             current[b][0] = j;
             farVolts[b][0] = volts + cableOhms[b] * j;
             sum += j;
         }
         batteryCurrent[0] = sum;
         nodeVolts[0] = batteries.place(volts, sum);
-    }
-
-    private double amperes(int b, double volts) {
-        if (!isPower[b]) {
-            return offset[b] - conductance[b] * volts;
-        }
-        return cableOhms[b] == 0
-                ? power[b] / volts
-                : 2 * power[b] / (volts + Math.sqrt(volts * volts + 4 * cableOhms[b] * power[b]));
     }
 
     /**
@@ -307,60 +302,6 @@ public final class BusBalance {
         batteries.finish(k, nodeVolts[k], sum);
     }
 
-    /**
-     * Writes what some branches do together at any voltage near one.
-     *
-     * @param volts of the bus (V)
-     * @param which for each branch whether it is one of them
-     * @return false where one of them does not follow the voltage alone
-     */
-    public boolean follow(BusCurve into, double volts, boolean[] which) {
-        into.begin(volts);
-        for (int i = 0; i < activeCount; i++) {
-            int b = active[i];
-            if (!which[b]) {
-                continue;
-            }
-            if (isPower[b]) {
-                into.addPower(amperes(b, volts), cableOhms[b]);
-            } else if (offsetSlope[b] == 0) {
-                into.addLinear(offset[b], conductance[b], cableOhms[b]);
-            } else {
-                return false;
-            }
-        }
-        return true;
-    }
-
-    /** Power (W) that a branch gives (positive) or takes (negative) at its far end, were the bus at a voltage (V). */
-    public double branchWatts(int branch, double volts) {
-        if (!isActive[branch] || isPower[branch]) {
-            return isActive[branch] ? power[branch] : 0;
-        }
-        double amperes = offset[branch] - conductance[branch] * volts;
-        return amperes * (volts + cableOhms[branch] * amperes);
-    }
-
-    /** Current (A) of a branch that is no constant power, were the bus at a voltage (V). */
-    public double linearAmperes(int branch, double volts) {
-        return offset[branch] - conductance[branch] * volts;
-    }
-
-    /** What a branch's current changes by with each volt of the bus (S), as solved. */
-    public double answer(int branch) {
-        if (!isActive[branch]) {
-            return 0;
-        }
-        return isPower[branch]
-                ? -current[branch][0] / (farVolts[branch][0] + cableOhms[branch] * current[branch][0])
-                : -conductance[branch];
-    }
-
-    /** Takes a voltage (V) as the first guess for the next solution. */
-    public void guess(double volts) {
-        busVolts[0] = volts;
-    }
-
     /** Takes the end of a step (s) as the first guess for the next solution. */
     public void advance(double seconds) {
         busVolts[0] = Series.at(busVolts, order, seconds);
@@ -382,21 +323,6 @@ public final class BusBalance {
     /** Up to which order the series count. */
     public int order() {
         return order;
-    }
-
-    /** Resistance of a branch's cable, out and back (Ω). */
-    public double cableOhms(int branch) {
-        return cableOhms[branch];
-    }
-
-    /** Resistance of the main cable, out and back (Ω). */
-    public double mainOhms() {
-        return mainOhms;
-    }
-
-    /** How many branches there are. */
-    public int size() {
-        return size;
     }
 
     /** Resistance of batteries and main cable that acts at once (Ω). */
@@ -445,21 +371,6 @@ public final class BusBalance {
     /** Current of a branch (A, into the bus positive) as a series. */
     public double[] current(int branch) {
         return isActive[branch] ? current[branch] : nothing;
-    }
-
-    /** The series of the current of a branch that carries none. */
-    public double[] nothing() {
-        return nothing;
-    }
-
-    /** The series that stands for a branch's current whenever it carries one. */
-    public double[] ownCurrent(int branch) {
-        return current[branch];
-    }
-
-    /** The series that stands for the voltage at a branch's far end whenever it carries a current. */
-    public double[] ownFarVolts(int branch) {
-        return farVolts[branch];
     }
 
     /** Voltage at the far end of a branch (V) as a series. */

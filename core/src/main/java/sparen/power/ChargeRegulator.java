@@ -44,9 +44,6 @@ public final class ChargeRegulator {
     private final Timer tail;
     private ChargeStage stage = ChargeStage.BULK;
     private Limit limit = Limit.NOTHING;
-    /** It could give, but the bus is above its voltage: another sun does not wake it. */
-    private boolean rests;
-
     private double watts;
     private double capAmperes;
     private double mostAmperes;
@@ -137,8 +134,7 @@ public final class ChargeRegulator {
     private void weigh() {
         if (!mayCharge() || watts <= 0 || mostAmperes <= 0) {
             limit = Limit.NOTHING;
-            rests = false;
-        } else if (limit == Limit.NOTHING && !rests) {
+        } else if (limit == Limit.NOTHING) {
             limit = watts == Double.POSITIVE_INFINITY ? Limit.CURRENT : Limit.ARRAY_POWER;
         }
     }
@@ -234,7 +230,6 @@ public final class ChargeRegulator {
         Limit stricter = strictest(bus.current(branch)[0], bus.farVolts(branch)[0]);
         boolean changed = stricter != limit;
         limit = stricter;
-        rests = changed && limit == Limit.NOTHING || rests && !changed;
         return changed;
     }
 
@@ -294,16 +289,6 @@ public final class ChargeRegulator {
     /** The smallest current (A) at which the present limit stays in force. */
     public double lowestAmperes() {
         return limit == Limit.VOLTAGE ? -NO_AMPERES : Double.NEGATIVE_INFINITY;
-    }
-
-    /** The largest current it may give as it was last offered (A). */
-    public double mostAmperes() {
-        return mostAmperes;
-    }
-
-    /** The largest current it could give were it offered another (A). */
-    public double mostAmperes(double offeredAmperes) {
-        return Math.min(Math.min(hardwareAmperes, offeredAmperes), askedAmperes);
     }
 
     private boolean awaitsTail() {

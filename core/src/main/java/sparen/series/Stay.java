@@ -4,7 +4,7 @@ package sparen.series;
  * How long, within a step, all that is watched stays where nothing happens. Each part of a circuit says within which bounds of which
  * quantity it holds still; the step ends where the first of them is left.
  */
-public class Stay {
+public final class Stay {
     private int order;
     private double step;
     private double exit;

@@ -146,15 +146,6 @@ final class BatteriesAtWork {
         return gained;
     }
 
-    /** Energy stored in all of them now, against empty and at rest (J). */
-    double storedJoules() {
-        double joules = 0;
-        for (BatteryAtWork battery : all) {
-            joules += battery.branch.circuit().storedJoules();
-        }
-        return joules;
-    }
-
     double idleWatts() {
         double sum = 0;
         for (BatteryAtWork battery : all) {

@@ -47,7 +47,7 @@ final class Circuit {
     /** Whether each load's contact is closed. */
     final boolean[] connected;
 
-    final CurrentInput[] sources;
+    private final CurrentInput[] sources;
     final DcSourceAtWork[] dcSources;
     private final List<TalkLoss> talkLosses;
     private final double[] loadOhms;
@@ -68,18 +68,18 @@ final class Circuit {
     private final List<Part> chargers = new ArrayList<>();
 
     private final List<PartEvent> noted = new ArrayList<>();
-    final FuseAtWork[] fuses;
+    private final FuseAtWork[] fuses;
     private final boolean[] blown;
     private final int[] heatsByVoltage;
     private int heatsByVoltageCount;
     private double coilWatts;
-    double partsDue = Double.NEGATIVE_INFINITY;
+    private double partsDue = Double.NEGATIVE_INFINITY;
     private double now;
     private boolean loadsChanged = true;
     private int loadVersion;
     boolean dead;
     boolean floating;
-    boolean mainOpen;
+    private boolean mainOpen;
     boolean sourcesShut;
     private double talkDue = Double.POSITIVE_INFINITY;
 
@@ -593,7 +593,7 @@ final class Circuit {
             }
         }
         for (MonitorAtWork monitor : monitors) {
-            if (monitor.settle(seconds, this) && monitor.counter.lastFullSeconds() == seconds) {
+            if (monitor.settle(seconds, bus) && monitor.counter.lastFullSeconds() == seconds) {
                 moved.add(new PartEvent(
                         Event.Kind.SYNCHRONISED, monitor.counter.settings().id(), Fact.of(Change.COUNTED_FULL)));
             }
@@ -657,12 +657,9 @@ final class Circuit {
 
     /** The true state of charge (fraction) that a window in force goes by, NaN where none does or a monitor's report decides. */
     double windowLevel() {
-        return monitors.length > 0 ? Double.NaN : reportLevel();
-    }
-
-    /** The reported state of charge (fraction) that a window in force goes by, NaN where none does. */
-    double reportLevel() {
-        return ac == null || ac.conditions.window == null ? Double.NaN : ac.conditions.window.stateOfCharge();
+        return ac == null || monitors.length > 0 || ac.conditions.window == null
+                ? Double.NaN
+                : ac.conditions.window.stateOfCharge();
     }
 
     private double reportedCharge() {
@@ -691,27 +688,22 @@ final class Circuit {
     }
 
     /** Takes a step (s) into every part's state; energies must have been counted before. */
-    void advance(double step, StepFlows flows) {
+    void advance(double step, double lostJoules) {
         for (ControllerAtWork controller : controllers) {
             controller.advance(bus, step);
         }
-        correctTanks(step, flows);
+        for (int i = 0; i < heatsByVoltageCount; i++) {
+            int load = heatsByVoltage[i];
+            tanks[loads[load].tank].correct(mainLoadJoules(load, step) - loads[load].watts() * step);
+        }
         for (MonitorAtWork monitor : monitors) {
             monitor.advance(bus, step);
         }
         for (FuseAtWork fuse : fuses) {
             fuse.advance(step);
         }
-        thermal.heat(flows.batteryLossJoules());
+        thermal.heat(lostJoules);
         bus.advance(step);
-    }
-
-    /** Elements whose power follows the voltage took something else than was said. */
-    void correctTanks(double step, StepFlows flows) {
-        for (int i = 0; i < heatsByVoltageCount; i++) {
-            int load = heatsByVoltage[i];
-            tanks[loads[load].tank].correct(mainLoadJoules(load, flows) - loads[load].watts() * step);
-        }
     }
 
     /** Voltage at a controller's own terminals now (V). */
@@ -719,18 +711,23 @@ final class Circuit {
         return bus.farVolts(Branches.FIRST_CONTROLLER + controller)[0];
     }
 
+    /** Energy a controller gave over a step (J). */
+    double controllerJoules(int controller, double step) {
+        return bus.branchJoules(Branches.FIRST_CONTROLLER + controller, step);
+    }
+
     /** Energy all sources of given current and direct-current generators brought over a step (J). */
-    double sourceJoules(StepFlows flows) {
+    double sourceJoules(double step) {
         double sum = 0;
         for (int i = branches.firstSource; i < branches.firstLoad; i++) {
-            sum += flows.branchJoules(i);
+            sum += bus.branchJoules(i, step);
         }
         return sum;
     }
 
     /** Energy a load of resistance or constant current took at its terminals over a step (J). */
-    double mainLoadJoules(int load, StepFlows flows) {
-        return -flows.branchJoules(branches.firstLoad + load);
+    double mainLoadJoules(int load, double step) {
+        return -bus.branchJoules(branches.firstLoad + load, step);
     }
 
     /** Power lost in the cable of a load on a held voltage now (W). */
@@ -752,6 +749,11 @@ final class Circuit {
 
     double acLoadWatts() {
         return ac != null && ac.side.isAlive() ? ac.conditions.watts() : 0;
+    }
+
+    /** Energy the charger of the AC side gave over a step (J). */
+    double chargerJoules(double step) {
+        return acCharger == null ? 0 : bus.branchJoules(branches.charger, step);
     }
 
     double idleWatts() {
@@ -848,24 +850,6 @@ final class Circuit {
         double taken = bus.current(controller.branch)[0] * bus.farVolts(controller.branch)[0];
         double share = Math.min(1, Math.max(0, taken / (has * controller.controller.efficiency())));
         return open * (1 - share * controller.fallToMaximumPower());
-    }
-
-    /** Whether all stands as it does on a plain day: a bus, loads fed, no charger that looks again at each move of the sun. */
-    boolean flowsPlainly() {
-        return !floating
-                && !dead
-                && !mainOpen
-                && !sourcesShut
-                && (ac == null || ac.side.program().charging() != AcProgram.ChargePriority.SUN_FIRST);
-    }
-
-    /** The next instant at which something other than the sun of a controller moves (s). */
-    double dueButSun() {
-        double next = partsDue;
-        for (ControllerAtWork controller : controllers) {
-            next = Math.min(next, controller.regulator.dueSeconds());
-        }
-        return acCharger == null ? next : Math.min(next, acCharger.dueSeconds());
     }
 
     /** Whether no battery gives the bus a voltage. */

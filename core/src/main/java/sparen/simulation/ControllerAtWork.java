@@ -118,28 +118,11 @@ final class ControllerAtWork implements Part {
 
     /** Notes what it gives at the end of a step (s). */
     void advance(BusBalance bus, double seconds) {
-        noteHeld(regulator.limit() == Limit.VOLTAGE ? Series.at(bus.current(branch), bus.order(), seconds) : 0);
-    }
-
-    /** Notes what it gives (A) where it holds its voltage. */
-    void noteHeld(double amperes) {
-        heldWatts =
-                regulator.limit() == Limit.VOLTAGE ? regulator.regulationVolts() * amperes : Double.POSITIVE_INFINITY;
-    }
-
-    /** Whether it gives nothing whatever the sun does, as long as there is some: it is stopped, or the bus is above its voltage. */
-    boolean rests() {
-        return regulator.limit() == Limit.NOTHING && !isDark();
-    }
-
-    /** Whether it was last offered nothing. */
-    boolean isDark() {
-        return offered <= 0;
-    }
-
-    /** What its arrays were last taken to offer at its output (W). */
-    double offeredWatts() {
-        return offered * controller.efficiency();
+        if (regulator.limit() == Limit.VOLTAGE) {
+            heldWatts = regulator.regulationVolts() * Series.at(bus.current(branch), bus.order(), seconds);
+        } else {
+            heldWatts = Double.POSITIVE_INFINITY;
+        }
     }
 
     /** Until when the sun it has taken holds (s). */

@@ -2,7 +2,6 @@ package sparen.simulation;
 
 import sparen.result.Change;
 import sparen.result.Fact;
-import sparen.series.Stay;
 import sparen.site.Fuse;
 
 /** A fuse in one run. It uses itself up by what it has to bear, and stays open. */
@@ -44,17 +43,6 @@ final class FuseAtWork implements Part {
     @Override
     public double dueSeconds() {
         return open || bears == Double.POSITIVE_INFINITY ? Double.POSITIVE_INFINITY : now + (1 - used) * bears;
-    }
-
-    /** Says within which currents it bears all; not asked by single steps, after each of which it looks. */
-    @Override
-    public void watch(Stay stay, Circuit circuit) {
-        if (open) {
-            return;
-        }
-        double bearable = bears == Double.POSITIVE_INFINITY ? fuse.fusingAmperes() : 0;
-        double[] series = branch < 0 ? circuit.bus.batteryCurrent() : circuit.bus.current(branch);
-        stay.within(series, -bearable, bearable);
     }
 
     Fact opened(double amperes) {

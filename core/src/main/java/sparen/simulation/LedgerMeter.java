@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import sparen.power.ChargeRegulator;
 import sparen.result.Ledger;
+import sparen.series.Series;
 
 /** Adds up a {@link Ledger} step by step, and the mean powers of each step for the trace. */
 final class LedgerMeter {
@@ -48,6 +49,7 @@ final class LedgerMeter {
     private boolean touched = true;
     private int version = -1;
     private double stored;
+    private double lostInBattery;
 
     LedgerMeter(Circuit circuit) {
         this.circuit = circuit;
@@ -56,7 +58,15 @@ final class LedgerMeter {
         servedWatts = new double[loads];
         unservedWatts = new double[loads];
         byVoltage = new int[loads];
-        stored = circuit.batteries.storedJoules();
+        stored = storedJoules();
+    }
+
+    private double storedJoules() {
+        double joules = 0;
+        for (BatteryAtWork battery : circuit.batteries.all) {
+            joules += battery.branch.circuit().storedJoules();
+        }
+        return joules;
     }
 
     /** Takes what the stores gained from their surroundings by a change of temperature (J): a loss the other way round. */
@@ -68,27 +78,28 @@ final class LedgerMeter {
      * Takes a step (s) from an instant (s) into the sums.
      *
      * @param wished for each load whether it is wanted
-     * @param flows what flowed in it
      * @return mean powers over the step in the trace's order (W); reused by the next call
      */
-    double[] add(double start, double step, boolean[] wished, StepFlows flows) {
+    double[] add(double start, double step, boolean[] wished) {
         boolean floating = circuit.isFloating();
-        double battery = flows.terminalJoules();
-        sums[BATTERY_LOSS] += flows.batteryLossJoules();
-        double diverted = addLoads(step, wished, flows);
-        double sun = addControllers(start, step, flows);
-        double direct = circuit.sourceJoules(flows);
+        double battery = floating ? 0 : addBatteries(step);
+        if (floating) {
+            addRest(step);
+        }
+        double diverted = addLoads(step, wished);
+        double sun = addControllers(start, step, floating);
+        double direct = floating ? 0 : circuit.sourceJoules(step);
         sums[SOURCE] += direct;
         double idle = (circuit.idleWatts() + circuit.heaterWatts()) * step;
         sums[COIL] += circuit.coilWatts() * step;
-        sums[CABLE_LOSS] += flows.cableJoules();
+        sums[CABLE_LOSS] += floating ? 0 : circuit.bus.cableJoules(step);
         idle += addConverters(step, floating);
         from[0] = sun;
         from[3] = 0;
         from[4] = 0;
         to[3] = 0;
         if (circuit.ac != null) {
-            idle += addAc(step, flows);
+            idle += addAc(step, floating);
         }
         sums[IDLE] += idle;
         from[1] = direct;
@@ -102,9 +113,32 @@ final class LedgerMeter {
         return stepWatts;
     }
 
-    /** Takes what was lost in the batteries over many minutes (J), known only at their end. */
-    void loseInBatteries(double joules) {
-        sums[BATTERY_LOSS] += joules;
+    private double addBatteries(double step) {
+        int order = circuit.bus.order();
+        double lost = 0;
+        double terminals = 0;
+        for (BatteryAtWork battery : circuit.batteries.all) {
+            lost += battery.branch.lostJoules(order, step);
+            terminals +=
+                    Series.integralOfProduct(battery.branch.terminalVolts(), battery.branch.current(), order, step);
+        }
+        sums[BATTERY_LOSS] += lost;
+        lostInBattery = lost;
+        return terminals;
+    }
+
+    private void addRest(double step) {
+        double lost = 0;
+        for (BatteryAtWork battery : circuit.batteries.all) {
+            lost += battery.branch.lostJoules(Series.ORDER, step);
+        }
+        sums[BATTERY_LOSS] += lost;
+        lostInBattery = lost;
+    }
+
+    /** Heat and gas in the batteries during the last step (J). */
+    double lostInBattery() {
+        return lostInBattery;
     }
 
     /** Something that decides what is served or wished has changed. */
@@ -113,7 +147,7 @@ final class LedgerMeter {
     }
 
     /** Loads of given power draw the same until something changes: they are summed up only then. */
-    private double addLoads(double step, boolean[] wished, StepFlows flows) {
+    private double addLoads(double step, boolean[] wished) {
         if (touched || circuit.loadVersion() != version) {
             flush();
             gather(wished);
@@ -125,7 +159,7 @@ final class LedgerMeter {
         double diverted = divertedWatts * step;
         for (int i = 0; i < byVoltageCount; i++) {
             int load = byVoltage[i];
-            double joules = circuit.mainLoadJoules(load, flows);
+            double joules = circuit.mainLoadJoules(load, step);
             sums[FIRST_LOAD + load] += joules;
             if (circuit.loads[load].load.diverts()) {
                 diverted += joules;
@@ -173,11 +207,11 @@ final class LedgerMeter {
         elapsed = 0;
     }
 
-    private double addControllers(double start, double step, StepFlows flows) {
+    private double addControllers(double start, double step, boolean floating) {
         double takenInAll = 0;
         for (int i = 0; i < circuit.controllers.length; i++) {
             ControllerAtWork controller = circuit.controllers[i];
-            double output = flows.branchJoules(controller.branch);
+            double output = floating ? 0 : circuit.controllerJoules(i, step);
             double taken = output / controller.controller.efficiency();
             double had = controller.input.joules(start, start + step);
             double left = Math.max(0, had - taken);
@@ -206,9 +240,9 @@ final class LedgerMeter {
         return idle;
     }
 
-    private double addAc(double step, StepFlows flows) {
+    private double addAc(double step, boolean floating) {
         AcAtWork ac = circuit.ac;
-        double charger = circuit.acCharger == null ? 0 : flows.branchJoules(circuit.branches.charger);
+        double charger = floating ? 0 : circuit.chargerJoules(step);
         sums[COST] += ac.count(step, charger);
         double sun = ac.sunWatts() * step;
         sums[AC_ARRAY] += sun;
@@ -257,7 +291,7 @@ final class LedgerMeter {
     /** A copy of all sums so far, with what is stored brought up to date. */
     double[] snapshot() {
         flush();
-        double now = circuit.batteries.storedJoules();
+        double now = storedJoules();
         sums[STORED] += now - stored;
         stored = now;
         return sums.clone();

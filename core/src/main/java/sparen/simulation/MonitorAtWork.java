@@ -8,19 +8,12 @@ import sparen.series.Stay;
 
 /** A battery monitor at its shunt in one run. */
 final class MonitorAtWork implements Part {
-    /** One that samples at least so often (s) reports what it has counted, as far as anybody can tell. */
-    private static final double OFTEN_SECONDS = 60;
-
     final StateOfChargeCounter counter;
     private final int[] unseen;
     private final double[] sum = Series.zero();
     private double[] seen = sum;
     private final double[] count = Series.zero();
     private double sampleAt = Double.POSITIVE_INFINITY;
-    private double heardLow = Double.NEGATIVE_INFINITY;
-    private double heardHigh = Double.POSITIVE_INFINITY;
-    private double lowCount;
-    private double highCount;
 
     /** @param unseen branches of the bus that are wired past its shunt */
     MonitorAtWork(StateOfChargeCounter counter, int[] unseen) {
@@ -65,36 +58,7 @@ final class MonitorAtWork implements Part {
         for (int k = 2; k <= stay.order(); k++) {
             count[k] = perAmpere * seen[k - 1] / k;
         }
-        listen(circuit);
-        stay.within(count, Math.min(lowCount, count[0]), Math.max(highCount, count[0]));
-    }
-
-    /** Takes between which reports (fraction) no rule does anything. */
-    void hear(double low, double high) {
-        heardLow = low;
-        heardHigh = high;
-    }
-
-    /**
-     * Works out between which counts nobody would do anything at the next sample. What it reports in between is caught up when something
-     * looks; only one that samples rarely has its reports followed one by one.
-     */
-    private void listen(Circuit circuit) {
-        if (counter.settings().sampleSeconds() > OFTEN_SECONDS) {
-            lowCount = counter.lowestCount();
-            highCount = counter.highestCount();
-            return;
-        }
-        double low = heardLow;
-        double high = heardHigh;
-        double level = circuit.reportLevel();
-        if (counter.reported() <= level) {
-            high = Math.min(high, level);
-        } else if (!Double.isNaN(level)) {
-            low = Math.max(low, Math.nextUp(level));
-        }
-        lowCount = counter.lowestCount(low);
-        highCount = counter.highestCount(high);
+        stay.within(count, Math.min(counter.lowestCount(), count[0]), Math.max(counter.highestCount(), count[0]));
     }
 
     private void watchFull(Stay stay, double[] batteryVolts) {
@@ -107,17 +71,6 @@ final class MonitorAtWork implements Part {
         }
     }
 
-    /** The branches of the bus that are wired past its shunt. */
-    int[] unseen() {
-        return unseen;
-    }
-
-    /** Names what it watches: the current it sees, if it is not all of it, and its count. */
-    void nameSeries(Walls walls, int first) {
-        walls.name(sum, first);
-        walls.name(count, first + 1);
-    }
-
     /** Takes the step that was last looked at into its count. */
     void advance(BusBalance bus, double seconds) {
         counter.add(Series.integral(seen, bus.order(), seconds), seconds);
@@ -128,20 +81,15 @@ final class MonitorAtWork implements Part {
      *
      * @return whether what it reports may have changed
      */
-    boolean settle(double now, Circuit circuit) {
-        BusBalance bus = circuit.bus;
+    boolean settle(double now, BusBalance bus) {
         double amperes = bus.batteryCurrent()[0];
         for (int branch : unseen) {
             amperes -= bus.current(branch)[0];
         }
         boolean full = counter.settle(now, bus.batteryVolts()[0], amperes);
-        if (sampleAt == Double.POSITIVE_INFINITY) {
-            listen(circuit);
-            if (counter.count() < lowCount || counter.count() > highCount) {
-                sampleAt = counter.nextSample(now);
-            } else {
-                counter.sample();
-            }
+        boolean otherwise = counter.count() < counter.lowestCount() || counter.count() > counter.highestCount();
+        if (otherwise && sampleAt == Double.POSITIVE_INFINITY) {
+            sampleAt = counter.nextSample(now);
         }
         if (now >= sampleAt) {
             sampleAt = Double.POSITIVE_INFINITY;

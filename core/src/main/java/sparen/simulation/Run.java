@@ -4,8 +4,6 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
-import sparen.battery.BatteryMinute;
 import sparen.logic.Signal;
 import sparen.output.EventLog;
 import sparen.output.OutputAtWork;
@@ -45,9 +43,6 @@ final class Run {
     private final EventLog log = new EventLog();
     private final List<PartEvent> moved = new ArrayList<>();
     private final LedgerMeter ledger;
-    private final SeriesFlows flows;
-    private final MinuteLoop minutes;
-    private final Consumer<Walls> watching = this::watchSignals;
     private final WearMeter wear;
     private final DayMeter days;
     private final TraceRecorder trace;
@@ -55,9 +50,7 @@ final class Run {
     private final SignalsAtWork signals;
     private final double[][] series = new double[Signal.STATE_OF_CHARGE + 1][];
     private final double[] chargeSeries = Series.zero();
-    private final double[][] minuteSeries = {Series.zero(), Series.zero(), Series.zero()};
     private final boolean[] wished;
-    private long steps;
     private double now;
     private double rulesDue = Double.NEGATIVE_INFINITY;
     private double deadUntil;
@@ -92,7 +85,6 @@ final class Run {
         targets = new Targets(circuit, outputs);
         wished = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
-        flows = new SeriesFlows(circuit);
         wear = new WearMeter(circuit.batteries.charge());
         recoveredCharge = circuit.batteries.countedAt(RECOVERED_SHARE);
         days = new DayMeter(circuit.clock, ledger);
@@ -103,23 +95,21 @@ final class Run {
         series[Signal.STATE_OF_CHARGE] = circuit.batteries.all.length == 1
                 ? circuit.batteries.all[0].branch.circuit().charge()
                 : chargeSeries;
-        minutes = new MinuteLoop(circuit, series[Signal.STATE_OF_CHARGE]);
     }
 
     RunResult toEnd(Simulation.Watch watch) {
+        long steps = 0;
         connect();
         settle();
         while (now < end) {
             if (++steps % STEPS_BETWEEN_QUESTIONS == 0 && watch.stops(now, days::days)) {
                 throw new Simulation.RunCancelled();
             }
-            if (!settings.byMinutes() || !carryMinutes()) {
-                step();
-            }
+            step();
             settle();
             watchProgress();
         }
-        return result();
+        return result(steps);
     }
 
     /** A run that hardly moves is a fault of the engine: it is told, and does not hang. */
@@ -134,56 +124,21 @@ final class Run {
 
     /** Goes on to the next instant at which anything can happen. */
     private void step() {
-        double stop = nextStop(circuit.dueSeconds());
+        double stop = nextStop();
         double wanted = stop - now;
         double length = circuit.isFloating() ? restingLength(wanted) : flowingLength(wanted);
-        flows.begin(length);
-        record(length, series, circuit.bus.order(), flows);
-        countOutputs(length);
-        circuit.advance(length, flows);
-        wear.count(length, circuit.batteries.charge(), circuit.thermal.celsius());
-        now = length == wanted ? stop : now + length;
-    }
-
-    private void record(double length, double[][] course, int order, StepFlows flowing) {
-        double[] watts = ledger.add(now, length, wished, flowing);
+        double[] watts = ledger.add(now, length, wished);
         double celsius = circuit.thermal.celsius();
-        trace.add(now, length, course, order, watts, celsius);
+        trace.add(now, length, series, circuit.bus.order(), watts, celsius);
         if (recording.isPresent()) {
-            recording.get().add(now, length, course, order, watts, celsius);
+            recording.get().add(now, length, series, circuit.bus.order(), watts, celsius);
         }
-    }
-
-    private void countOutputs(double length) {
         for (OutputAtWork output : outputs) {
             output.count(length);
         }
-    }
-
-    /** Goes through minutes in which only the sun moves, as many as there are; whether there was one. */
-    private boolean carryMinutes() {
-        double began = now;
-        circuit.batteries.chargeSeries(chargeSeries, 0);
-        if (!minutes.begin(now, nextStop(circuit.dueButSun()), watching)) {
-            return false;
-        }
-        while (minutes.next()) {
-            if (now > began) {
-                look(minutes.charge(), minutes.nodeVolts());
-                steps++;
-            }
-            minutes.write(minuteSeries);
-            record(BatteryMinute.SECONDS, minuteSeries, Series.LOW_ORDER, minutes);
-            minutes.advance();
-            wear.count(BatteryMinute.SECONDS, minutes.chargeAtEnd(), circuit.thermal.celsius());
-            now += BatteryMinute.SECONDS;
-        }
-        if (now == began) {
-            return false;
-        }
-        countOutputs(now - began);
-        ledger.loseInBatteries(minutes.finish());
-        return true;
+        circuit.advance(length, ledger.lostInBattery());
+        wear.count(length, circuit.batteries.charge(), circuit.thermal.celsius());
+        now = length == wanted ? stop : now + length;
     }
 
     private double flowingLength(double wanted) {
@@ -204,9 +159,9 @@ final class Run {
         return Math.min(length, stepLength.restingExit(length));
     }
 
-    private double nextStop(double circuitDue) {
+    private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
-        stop = Math.min(stop, circuitDue);
+        stop = Math.min(stop, circuit.dueSeconds());
         stop = Math.min(stop, rulesDue);
         stop = Math.min(stop, circuit.clock.nextDay());
         if (circuit.isDead() && deadUntil > now) {
@@ -216,13 +171,8 @@ final class Run {
     }
 
     private double signalExit(double step) {
-        stay.begin(circuit.bus.order(), step);
-        watchSignals(stay);
-        return stay.exitSeconds();
-    }
-
-    private void watchSignals(Stay stay) {
         double[] charged = series[Signal.STATE_OF_CHARGE];
+        stay.begin(circuit.bus.order(), step);
         signals.watch(stay, charged);
         if (circuit.isDead() && charged[0] < recoveredCharge) {
             stay.within(charged, Double.NEGATIVE_INFINITY, recoveredCharge);
@@ -231,6 +181,7 @@ final class Run {
         if (!Double.isNaN(windowLevel)) {
             stay.onSideOf(charged, windowLevel);
         }
+        return stay.exitSeconds();
     }
 
     /** Takes the inputs of this instant and lets everything that is due happen. */
@@ -316,7 +267,6 @@ final class Run {
             output.narrow(now, signals.values, signals.low, signals.high);
             rulesDue = Math.min(rulesDue, output.dueSeconds(now));
         }
-        signals.tellMonitors();
         rulesDue = Math.min(rulesDue, signals.clocksDue(now));
     }
 
@@ -428,10 +378,7 @@ final class Run {
     private void readSignals() {
         signals.read(now);
         double volts = signals.values[Signal.BATTERY_VOLTS];
-        look(circuit.batteries.charge(), volts);
-    }
-
-    private void look(double charge, double volts) {
+        double charge = circuit.batteries.charge();
         if (charge < lowestCharge) {
             lowestCharge = charge;
             lowestChargeAt = now;
@@ -451,7 +398,7 @@ final class Run {
         log.add(Event.of(now, kind, subject, facts, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
     }
 
-    private RunResult result() {
+    private RunResult result(long steps) {
         boolean chattered = Arrays.stream(outputs).anyMatch(OutputAtWork::hasChattered);
         days.endRun(now);
         Optional<Double> reported =

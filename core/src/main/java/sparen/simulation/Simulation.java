@@ -116,20 +116,14 @@ public final class Simulation {
      *
      * @param longestStepSeconds no step is longer (s)
      * @param voltsTolerance what a step may leave out of a voltage (V)
-     * @param byMinutes whether minutes in which only the sun moves are taken as such
      */
-    public record Settings(double longestStepSeconds, double voltsTolerance, boolean byMinutes) {
+    public record Settings(double longestStepSeconds, double voltsTolerance) {
         /** An hour at most, and far below what any device resolves: the slowest drift moves an instant by less than a tenth of a second. */
-        public static final Settings DEFAULT = new Settings(3600, 3e-8, true);
+        public static final Settings DEFAULT = new Settings(3600, 3e-8);
 
         /** The same with another longest step (s). */
         public Settings withLongestStep(double seconds) {
-            return new Settings(seconds, voltsTolerance, byMinutes);
-        }
-
-        /** The same with every step by its series. */
-        public Settings bySeries() {
-            return new Settings(longestStepSeconds, voltsTolerance, false);
+            return new Settings(seconds, voltsTolerance);
         }
     }
 

@@ -23,11 +23,6 @@ public record Fuse(double ratedAmperes, double ratedVolts, double interruptingAm
         Bounds.above("interruptingAmperes", interruptingAmperes, 0, 1e6);
     }
 
-    /** The current (A) below which it stays whole for ever. */
-    public double fusingAmperes() {
-        return FUSING * ratedAmperes;
-    }
-
     /** How long it bears a steady current (s); infinite below its fusing current, 0 from ten times its rating on. */
     public double secondsAt(double amperes) {
         double ratio = Math.abs(amperes) / ratedAmperes;
