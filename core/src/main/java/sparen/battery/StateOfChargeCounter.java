@@ -92,6 +92,23 @@ public final class StateOfChargeCounter {
         return reported + monitor.stepPercent() / 200;
     }
 
+    /** The lowest count (fraction) that is reported as no less than a level (fraction). */
+    public double lowestCount(double level) {
+        double step = monitor.stepPercent() / 100;
+        double steps = Math.ceil(level / step);
+        // The report itself is compared, to its last digit.
+        steps += steps * step < level ? 1 : (steps - 1) * step >= level ? -1 : 0;
+        return (steps - 0.5) * step;
+    }
+
+    /** The highest count (fraction) that is reported as no more than a level (fraction). */
+    public double highestCount(double level) {
+        double step = monitor.stepPercent() / 100;
+        double steps = Math.floor(level / step);
+        steps -= steps * step > level ? 1 : (steps + 1) * step <= level ? -1 : 0;
+        return (steps + 0.5) * step;
+    }
+
     /** When its full condition is met (s). */
     public double dueSeconds() {
         return wasFull ? Double.POSITIVE_INFINITY : full.dueSeconds();

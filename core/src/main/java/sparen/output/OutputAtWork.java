@@ -31,6 +31,7 @@ public final class OutputAtWork {
     private final Optional<Switch> protection;
     private final Optional<LockoutAtWork> lockout;
     private final double operateSeconds;
+    private final boolean latches;
     private final CoilAtWork coil;
     private final double[] recent = new double[CHATTER_SWITCHINGS];
     private final GrowingTimes changes = new GrowingTimes(EventLog.MOST_EVENTS);
@@ -53,6 +54,7 @@ public final class OutputAtWork {
         lockout = output.lockout().map(one -> new LockoutAtWork(one, output.id(), around));
         Optional<Contact> contact = output.contact();
         operateSeconds = contact.flatMap(Contact::operateSeconds).orElse(0.0);
+        latches = contact.map(one -> one.kind() == Contact.Kind.LATCHING).orElse(false);
         coil = new CoilAtWork(contact);
         closed = wanted(0);
         startsClosed = closed;
@@ -89,15 +91,12 @@ public final class OutputAtWork {
     /** What wish, protection, lockout, test force and coil make of the contact. */
     private boolean wanted(double seconds) {
         if (!alive) {
-            boolean stays = output.contact()
-                    .map(contact -> contact.kind() == Contact.Kind.LATCHING)
-                    .orElse(false);
-            return stays ? closed : output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
+            return latches ? closed : output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
         }
         boolean closes = output.testForce() == TestForce.NONE
                 ? wished()
-                        && protection.map(Switch::isOn).orElse(true)
-                        && lockout.map(one -> one.lets(seconds)).orElse(true)
+                        && (protection.isEmpty() || protection.get().isOn())
+                        && (lockout.isEmpty() || lockout.get().lets(seconds))
                 : output.testForce() == TestForce.CLOSED;
         return coil.isPulledIn() || !output.coilIsActive(closes)
                 ? closes
@@ -150,6 +149,10 @@ public final class OutputAtWork {
 
     /** Whether it has been locked out, or let go, since this was last asked (s). */
     public Optional<Fact> takeLockoutNews(double seconds) {
+        return lockout.isEmpty() ? Optional.empty() : lockoutNews(seconds);
+    }
+
+    private Optional<Fact> lockoutNews(double seconds) {
         return lockout.flatMap(LockoutAtWork::takeNews)
                 .map(news -> Fact.of(news, news == Change.LOCKED_OUT ? lockedOut(seconds) : ""));
     }

@@ -38,17 +38,19 @@ public final class ChargeRegulator {
 
     private final ChargeProgram program;
     private final ChargeDetails details;
-    private final int cells;
+    private final ChargeLevels levels;
     private final double hardwareAmperes;
     private final Timer recharge;
     private final Timer tail;
     private ChargeStage stage = ChargeStage.BULK;
     private Limit limit = Limit.NOTHING;
+    /** It could give, but the bus is above its voltage: another sun does not wake it. */
+    private boolean rests;
+
     private double watts;
     private double capAmperes;
     private double mostAmperes;
     private double set;
-    private double rechargeSet;
     private double absorptionTime;
     private final HeldTime heldTime;
     private final double longestCycleSeconds;
@@ -96,9 +98,9 @@ public final class ChargeRegulator {
     public ChargeRegulator(ChargeProgram program, int cells, double maximumAmperes, double awaySeconds) {
         this.awaySeconds = awaySeconds;
         this.program = program;
-        this.cells = cells;
         details = program.details().orElse(ChargeDetails.NONE);
         stops = new ChargeStops(details);
+        levels = new ChargeLevels(program, details, cells);
         longestCycleSeconds = details.longestCycleSeconds().orElse(Double.POSITIVE_INFINITY);
         repeatSeconds = details.repeatAbsorption()
                 .map(one -> one.everyDays() * Standard.DAY)
@@ -134,7 +136,8 @@ public final class ChargeRegulator {
     private void weigh() {
         if (!mayCharge() || watts <= 0 || mostAmperes <= 0) {
             limit = Limit.NOTHING;
-        } else if (limit == Limit.NOTHING) {
+            rests = false;
+        } else if (limit == Limit.NOTHING && !rests) {
             limit = watts == Double.POSITIVE_INFINITY ? Limit.CURRENT : Limit.ARRAY_POWER;
         }
     }
@@ -189,26 +192,9 @@ public final class ChargeRegulator {
         return !stops.stop() && stage != ChargeStage.OFF;
     }
 
-    /** Works out the levels in force, once for each change of stage, temperature or request. */
     private void refresh() {
-        double level =
-                switch (stage) {
-                    case BULK, ABSORPTION, OFF -> program.absorptionVolts();
-                    case FLOAT -> program.floatVolts();
-                    case EQUALIZATION -> details.equalization().orElseThrow().volts();
-                };
-        set = Math.min(compensated(level), askedVolts);
-        double back = details.resumeVolts().orElse(program.rechargeVolts());
-        boolean follows = details.compensation()
-                .map(ChargeDetails.Compensation::compensatesRecharge)
-                .orElse(false);
-        rechargeSet = follows ? compensated(back) : back;
-    }
-
-    private double compensated(double level) {
-        return details.compensation()
-                .map(compensation -> compensation.volts(level, cells, celsius))
-                .orElse(level);
+        levels.refresh(stage, celsius, askedVolts);
+        set = levels.regulation();
     }
 
     /** Puts the limit in force on its branch of the bus. */
@@ -230,6 +216,7 @@ public final class ChargeRegulator {
         Limit stricter = strictest(bus.current(branch)[0], bus.farVolts(branch)[0]);
         boolean changed = stricter != limit;
         limit = stricter;
+        rests = limit == Limit.NOTHING && (changed || rests);
         return changed;
     }
 
@@ -337,10 +324,10 @@ public final class ChargeRegulator {
         quietLow = Double.NEGATIVE_INFINITY;
         quietHigh = Double.POSITIVE_INFINITY;
         if (awaitsRecharge()) {
-            if (volts <= rechargeSet) {
-                quietHigh = rechargeSet;
+            if (volts <= levels.recharge()) {
+                quietHigh = levels.recharge();
             } else {
-                quietLow = Math.nextUp(rechargeSet);
+                quietLow = Math.nextUp(levels.recharge());
             }
         }
         quietLow = Math.max(quietLow, stops.lowestVolts());
@@ -451,7 +438,7 @@ public final class ChargeRegulator {
     }
 
     private void settleRecharge(double seconds, double volts) {
-        recharge.observe(seconds, awaitsRecharge() && volts <= rechargeSet);
+        recharge.observe(seconds, awaitsRecharge() && volts <= levels.recharge());
         if (recharge.isDue(seconds)) {
             recharge.reset();
             leftBy = Change.RECHARGE_REACHED;

@@ -58,10 +58,11 @@ final class ChargeStops {
     /** Takes the battery's temperature (°C). */
     void takeCelsius(double batteryCelsius) {
         celsius = batteryCelsius;
-        details.temperatureLimits().ifPresent(limits -> {
+        if (details.temperatureLimits().isPresent()) {
+            var limits = details.temperatureLimits().get();
             set(Cause.COLD, celsius < limits.coldCelsius() + (is(Cause.COLD) ? limits.hysteresisKelvin() : 0));
             set(Cause.HEAT, celsius > limits.hotCelsius() - (is(Cause.HEAT) ? limits.hysteresisKelvin() : 0));
-        });
+        }
     }
 
     void takeTalk(boolean talks) {

@@ -16,6 +16,11 @@ public record PartEvent(Event.Kind kind, String subject, List<Fact> facts) {
 
     /** Whether this became of the part. */
     public boolean has(Change change) {
-        return facts.stream().anyMatch(fact -> fact.change() == change);
+        for (int i = 0; i < facts.size(); i++) {
+            if (facts.get(i).change() == change) {
+                return true;
+            }
+        }
+        return false;
     }
 }

@@ -78,7 +78,7 @@ final class BatteryAtWork implements Part {
     /**
      * Lets its BMS look at an instant (s).
      *
-     * @param shownVolts what a charger shows it from outside (V)
+     * @param shownVolts what a charger shows it from outside while it sleeps (V)
      * @return why, when a path moved; null when none did
      */
     List<Fact> settle(double seconds, double shownVolts) {
@@ -107,6 +107,11 @@ final class BatteryAtWork implements Part {
         lowAmperes = bms.lowestAmperes(amperes);
         highAmperes = bms.highestAmperes(amperes);
         return moved ? bms.causes() : null;
+    }
+
+    /** Whether it waits for a charger to show it a voltage. */
+    boolean isAsleep() {
+        return bms != null && bms.isAsleep();
     }
 
     /** What has become of its paths, given what they were. */

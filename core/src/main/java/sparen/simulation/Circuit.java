@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import sparen.battery.StateOfChargeCounter;
 import sparen.power.BusBalance;
 import sparen.power.CableDrop;
@@ -20,7 +19,6 @@ import sparen.result.Fact;
 import sparen.result.PartEvent;
 import sparen.site.BatteryMonitor;
 import sparen.site.ChargeController;
-import sparen.site.Consumption;
 import sparen.site.Enclosure;
 import sparen.site.Inverter;
 import sparen.site.Load;
@@ -496,17 +494,14 @@ final class Circuit {
     private void applyMainLoad(int i, boolean fed) {
         LoadAtWork load = loads[i];
         int branch = branches.firstLoad + i;
-        Consumption consumption = load.load.consumption();
-        OptionalDouble ohms = consumption.fixedOhms();
-        OptionalDouble amperes = consumption.fixedAmperes();
         if (!fed || load.waitsForHand()) {
             bus.setOpen(branch);
         } else if (pulsed[i] != null) {
             pulsed[i].apply(bus, branch);
-        } else if (ohms.isPresent()) {
-            bus.setResistance(branch, ohms.getAsDouble());
-        } else if (amperes.isPresent()) {
-            bus.setCurrent(branch, -amperes.getAsDouble(), 0);
+        } else if (load.fixedOhms.isPresent()) {
+            bus.setResistance(branch, load.fixedOhms.getAsDouble());
+        } else if (load.fixedAmperes.isPresent()) {
+            bus.setCurrent(branch, -load.fixedAmperes.getAsDouble(), 0);
         } else {
             bus.setPower(branch, -load.watts());
         }
@@ -593,7 +588,7 @@ final class Circuit {
             }
         }
         for (MonitorAtWork monitor : monitors) {
-            if (monitor.settle(seconds, bus) && monitor.counter.lastFullSeconds() == seconds) {
+            if (monitor.settle(seconds, this) && monitor.counter.lastFullSeconds() == seconds) {
                 moved.add(new PartEvent(
                         Event.Kind.SYNCHRONISED, monitor.counter.settings().id(), Fact.of(Change.COUNTED_FULL)));
             }
@@ -615,7 +610,7 @@ final class Circuit {
             changed |= batteries.all.length > 1 && battery.settleEmpty();
             boolean couldCharge = battery.mayCharge();
             boolean couldDischarge = battery.mayDischarge();
-            List<Fact> causes = battery.settle(seconds, shownVolts());
+            List<Fact> causes = battery.settle(seconds, battery.isAsleep() ? shownVolts() : 0);
             if (causes != null) {
                 List<Fact> facts = battery.changesFrom(couldCharge, couldDischarge);
                 if (battery.count > 1) {
@@ -657,9 +652,12 @@ final class Circuit {
 
     /** The true state of charge (fraction) that a window in force goes by, NaN where none does or a monitor's report decides. */
     double windowLevel() {
-        return ac == null || monitors.length > 0 || ac.conditions.window == null
-                ? Double.NaN
-                : ac.conditions.window.stateOfCharge();
+        return monitors.length > 0 ? Double.NaN : reportLevel();
+    }
+
+    /** The reported state of charge (fraction) that a window in force goes by, NaN where none does. */
+    double reportLevel() {
+        return ac == null || ac.conditions.window == null ? Double.NaN : ac.conditions.window.stateOfCharge();
     }
 
     private double reportedCharge() {

@@ -1,5 +1,6 @@
 package sparen.simulation;
 
+import java.util.OptionalDouble;
 import sparen.result.LoadFigures;
 import sparen.site.Load;
 
@@ -13,6 +14,8 @@ final class LoadAtWork implements Part {
     private final StepInput pattern;
     private final double constantWatts;
     private final boolean isPower;
+    final OptionalDouble fixedOhms;
+    final OptionalDouble fixedAmperes;
     final double powerFactor;
     final int leg;
     private final double surgeFactor;
@@ -40,6 +43,8 @@ final class LoadAtWork implements Part {
         this.tank = tank;
         constantWatts = load.consumption().steadyWatts(nominalVolts);
         isPower = load.consumption().drawsGivenPower();
+        fixedOhms = load.consumption().fixedOhms();
+        fixedAmperes = load.consumption().fixedAmperes();
         powerFactor = load.powerFactor().orElse(1.0);
         leg = load.leg().orElse(1) - 1;
         surgeFactor = load.surge().map(Load.StartSurge::factor).orElse(1.0);

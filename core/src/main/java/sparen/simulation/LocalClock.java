@@ -6,6 +6,7 @@ import java.time.LocalTime;
 import java.time.ZoneId;
 import java.time.ZonedDateTime;
 import java.util.Arrays;
+import sparen.quantity.Standard;
 import sparen.site.DailySpan;
 
 /** Local time over a run: what hour and month an instant has, and when days, hours and spans begin. Daylight saving included. */
@@ -66,14 +67,17 @@ final class LocalClock {
 
     /** Hours since local midnight at an instant (s) of the present day, by the wall clock (h). */
     double hour(double seconds) {
-        if (isPlainDay()) {
+        if (isPlain(day)) {
             return (seconds - dayStarts[day]) / 3600;
         }
         return local(seconds).toLocalTime().toNanoOfDay() / 3.6e12;
     }
 
-    private boolean isPlainDay() {
-        return day + 1 < dayStarts.length && dayStarts[day + 1] - dayStarts[day] == 86_400;
+    /** Whether a day has 24 hours, none of them twice. */
+    private boolean isPlain(int dayNumber) {
+        return dayNumber >= 0
+                && dayNumber + 1 < dayStarts.length
+                && dayStarts[dayNumber + 1] - dayStarts[dayNumber] == Standard.DAY;
     }
 
     ZonedDateTime local(double seconds) {
@@ -82,6 +86,9 @@ final class LocalClock {
 
     /** The instant (s) of an hour of a day, counted from the run's first. */
     double instant(int dayNumber, double hour) {
+        if (isPlain(dayNumber)) {
+            return dayStarts[dayNumber] + Math.min(hour, 24) * Standard.HOUR;
+        }
         LocalDate date = firstDay.plusDays(dayNumber);
         if (hour >= 24) {
             return seconds(date.plusDays(1).atStartOfDay(zone));

@@ -8,12 +8,19 @@ import sparen.series.Stay;
 
 /** A battery monitor at its shunt in one run. */
 final class MonitorAtWork implements Part {
+    /** One that samples at least so often (s) reports what it has counted, as far as anybody can tell. */
+    private static final double OFTEN_SECONDS = 60;
+
     final StateOfChargeCounter counter;
     private final int[] unseen;
     private final double[] sum = Series.zero();
     private double[] seen = sum;
     private final double[] count = Series.zero();
     private double sampleAt = Double.POSITIVE_INFINITY;
+    private double heardLow = Double.NEGATIVE_INFINITY;
+    private double heardHigh = Double.POSITIVE_INFINITY;
+    private double lowCount;
+    private double highCount;
 
     /** @param unseen branches of the bus that are wired past its shunt */
     MonitorAtWork(StateOfChargeCounter counter, int[] unseen) {
@@ -58,7 +65,36 @@ final class MonitorAtWork implements Part {
         for (int k = 2; k <= stay.order(); k++) {
             count[k] = perAmpere * seen[k - 1] / k;
         }
-        stay.within(count, Math.min(counter.lowestCount(), count[0]), Math.max(counter.highestCount(), count[0]));
+        listen(circuit);
+        stay.within(count, Math.min(lowCount, count[0]), Math.max(highCount, count[0]));
+    }
+
+    /** Takes between which reports (fraction) no rule does anything. */
+    void hear(double low, double high) {
+        heardLow = low;
+        heardHigh = high;
+    }
+
+    /**
+     * Works out between which counts nobody would do anything at the next sample. What it reports in between is caught up when something
+     * looks; only one that samples rarely has its reports followed one by one.
+     */
+    private void listen(Circuit circuit) {
+        if (counter.settings().sampleSeconds() > OFTEN_SECONDS) {
+            lowCount = counter.lowestCount();
+            highCount = counter.highestCount();
+            return;
+        }
+        double low = heardLow;
+        double high = heardHigh;
+        double level = circuit.reportLevel();
+        if (counter.reported() <= level) {
+            high = Math.min(high, level);
+        } else if (!Double.isNaN(level)) {
+            low = Math.max(low, Math.nextUp(level));
+        }
+        lowCount = counter.lowestCount(low);
+        highCount = counter.highestCount(high);
     }
 
     private void watchFull(Stay stay, double[] batteryVolts) {
@@ -81,15 +117,20 @@ final class MonitorAtWork implements Part {
      *
      * @return whether what it reports may have changed
      */
-    boolean settle(double now, BusBalance bus) {
+    boolean settle(double now, Circuit circuit) {
+        BusBalance bus = circuit.bus;
         double amperes = bus.batteryCurrent()[0];
         for (int branch : unseen) {
             amperes -= bus.current(branch)[0];
         }
         boolean full = counter.settle(now, bus.batteryVolts()[0], amperes);
-        boolean otherwise = counter.count() < counter.lowestCount() || counter.count() > counter.highestCount();
-        if (otherwise && sampleAt == Double.POSITIVE_INFINITY) {
-            sampleAt = counter.nextSample(now);
+        if (sampleAt == Double.POSITIVE_INFINITY) {
+            listen(circuit);
+            if (counter.count() < lowCount || counter.count() > highCount) {
+                sampleAt = counter.nextSample(now);
+            } else if (counter.settings().sampleSeconds() <= OFTEN_SECONDS) {
+                counter.sample();
+            }
         }
         if (now >= sampleAt) {
             sampleAt = Double.POSITIVE_INFINITY;

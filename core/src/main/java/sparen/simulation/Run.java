@@ -267,6 +267,7 @@ final class Run {
             output.narrow(now, signals.values, signals.low, signals.high);
             rulesDue = Math.min(rulesDue, output.dueSeconds(now));
         }
+        signals.tellMonitors();
         rulesDue = Math.min(rulesDue, signals.clocksDue(now));
     }
 

@@ -202,6 +202,13 @@ final class SignalsAtWork {
         Arrays.fill(high, Double.POSITIVE_INFINITY);
     }
 
+    /** Tells monitors between which of their reports nothing needs to look. */
+    void tellMonitors() {
+        for (int i = 0; i < reports.length; i++) {
+            circuit.monitors[i].hear(low[reports[i]], high[reports[i]]);
+        }
+    }
+
     /** When the narrowed intervals of clocks and calendar end (s). */
     double clocksDue(double now) {
         double due = circuit.clock.nextHourExit(now, low[Signal.LOCAL_HOUR], high[Signal.LOCAL_HOUR]);

@@ -33,8 +33,8 @@ public class CeilingsTest {
 
     /** Files above the ceiling, each with the lines it may have at most. */
     private static final Map<String, Integer> LONGER = Map.of(
-            "Circuit.java", 870,
-            "ChargeRegulator.java", 550,
+            "Circuit.java", 867,
+            "ChargeRegulator.java", 537,
             "AcSide.java", 500,
             "Run.java", 450,
             "BusBalance.java", 385,
