@@ -30,15 +30,18 @@ final class Years {
     }
 
     static Scenario of(String site) {
-        Plan plan = plan(site);
+        return of(plan(site), 1);
+    }
+
+    static Scenario of(Plan plan, int years) {
         var location = plan.site().location();
         Instant start = Instant.parse("2026-01-01T00:00:00Z");
         Climate climate = Climate.atLatitude(location.latitudeDegrees());
         return new Scenario(
                 plan,
                 start,
-                DAYS * 86_400.0,
-                WeatherGenerator.generate(location, start, DAYS * 1440, climate, 1),
+                years * DAYS * 86_400.0,
+                WeatherGenerator.generate(location, start, years * DAYS * 1440, climate, 1),
                 Map.of(),
                 1,
                 List.of());
