@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { actsOn } from '../lib/shell/parts';
   import type { Finding, Output, OutputFigures, OutputReading, Rating, Rule, Working } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
@@ -31,6 +32,12 @@
     $props();
 
   let panel = $state<'rules' | 'facts' | 'sums'>();
+
+  async function closeRules() {
+    panel = undefined;
+    await tick();
+    document.getElementById(`rules-of-${output.id}`)?.focus();
+  }
 
   type Slot = 'automatic' | 'protection' | 'lockout' | 'contact' | 'clock';
 
@@ -182,6 +189,7 @@
   <div class="mt-2 flex flex-wrap gap-2">
     {#if !readonly}
       <Action
+        id="rules-of-{output.id}"
         onclick={() => (panel = panel === 'rules' ? undefined : 'rules')}
         aria-expanded={panel === 'rules'}
         aria-label="Rules of {output.name}">Rules…</Action
@@ -209,7 +217,7 @@
     {/if}
   </div>
   {#if panel === 'rules'}
-    <RulePicker {editor} {output} close={() => (panel = undefined)} />
+    <RulePicker {editor} {output} close={closeRules} />
   {:else if panel === 'facts'}
     <OutputFacts {editor} {output} {reading} {errors} change={setField} />
   {:else if panel === 'sums'}

@@ -42,6 +42,9 @@
     { key: 'revisions', name: 'Revisions', count: undefined },
   ]);
 
+  /** By then the part that was gone to is drawn. */
+  const ARRIVED_MS = 60;
+
   function go(to: string) {
     void push(`/site/${params.site}/plan/${to}`);
   }
@@ -55,11 +58,22 @@
       go('system');
     }
   }
-  let about = $state.raw<Finding>();
+  let about = $state.raw<Pick<Finding, 'path' | 'at'>>();
+
+  /** To a field that is refused: at its output, or in the sheet of its part. */
+  function goToField(pointer: string) {
+    const [, part, list, id] = pointer.split('/');
+    if (part === 'program' && list === 'outputs' && id) goToOutput(id);
+    else {
+      about = { path: pointer.slice(1), at: (part === 'site' && id) || list || '' };
+      go('system');
+    }
+    setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus(), ARRIVED_MS);
+  }
 
   function goToOutput(id: string) {
     go('outputs');
-    setTimeout(() => document.getElementById(`output-${id}`)?.scrollIntoView({ block: 'start' }), 60);
+    setTimeout(() => document.getElementById(`output-${id}`)?.scrollIntoView({ block: 'start' }), ARRIVED_MS);
   }
 </script>
 
@@ -80,11 +94,15 @@
     </div>
   {/if}
   {#if plan && editor.refused.length > 0}
-    <div class="m-4 border-l-4 border-danger bg-raised p-3 md:m-6" role="status">
+    <div id="refused" class="m-4 border-l-4 border-danger bg-raised p-3 md:m-6" role="status">
       <p class="font-bold">As it stands this cannot be saved:</p>
       <ul>
         {#each editor.refused as one, i (i)}
-          <li>{namedAt(plan, one.pointer)}: {one.detail}</li>
+          <li>
+            <button class="min-h-8 text-left underline" onclick={() => goToField(one.pointer)}
+              >{namedAt(plan, one.pointer)}</button
+            >: {one.detail}
+          </li>
         {/each}
       </ul>
     </div>

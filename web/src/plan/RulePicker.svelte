@@ -41,6 +41,10 @@
 
   void look();
 
+  function escape(event: KeyboardEvent) {
+    if (event.key === 'Escape' && !event.defaultPrevented) close();
+  }
+
   function take(slot: 'automatic' | 'protection', offer: Offer) {
     const place = ['program', 'outputs', output.id];
     const note = () =>
@@ -80,6 +84,8 @@
     close();
   }
 </script>
+
+<svelte:window onkeydown={escape} />
 
 <div id="rules-{output.id}" class="mt-2 border-l-4 border-ink bg-raised p-3">
   {#if problem}<Trouble {problem} retry={look} />{/if}

@@ -6,10 +6,13 @@
   /** Revision, what is unsaved, and the buttons that go with it. */
   let { editor }: { editor: PlanEditor } = $props();
 
+  const TYPED = 'textarea, input:not([type="checkbox"], [type="radio"], [type="range"], [type="file"])';
+
   function keys(event: KeyboardEvent) {
     if (!(event.ctrlKey || event.metaKey) || !session.mayChange) return;
     const key = event.key.toLowerCase();
-    const typing = (event.target as HTMLElement).matches('input[type="text"], input:not([type])');
+    // In a field, undo is what the browser makes of it: the words that were typed, not the plan.
+    const typing = (event.target as HTMLElement).matches(TYPED);
     if (key === 's') {
       event.preventDefault();
       void editor.save();
@@ -19,6 +22,13 @@
       else editor.undo();
     }
   }
+
+  function toRefusals() {
+    const told = document.getElementById('refused');
+    told?.scrollIntoView({ block: 'center' });
+    told?.querySelector('button')?.focus();
+  }
+
   const clock = (instant: string) => new Date(instant).toLocaleTimeString('en-GB', { timeStyle: 'short' });
 
   function leaving(event: BeforeUnloadEvent) {
@@ -44,6 +54,11 @@
   {#if session.mayChange}
     <Action disabled={!editor.canUndo} onclick={() => editor.undo()} title={editor.lastStep}>Undo</Action>
     <Action disabled={!editor.canRedo} onclick={() => editor.redo()}>Redo</Action>
+    {#if editor.refused.length > 0}
+      <button class="min-h-11 font-bold text-danger underline" onclick={toRefusals}
+        >{editor.refused.length === 1 ? '1 field stops' : `${editor.refused.length} fields stop`} saving</button
+      >
+    {/if}
     <Action
       main
       disabled={!editor.dirty || editor.saving === 'saving' || editor.refused.length > 0}

@@ -41,14 +41,14 @@ export function atPlace(value: unknown, path: Path): unknown {
   return path.reduce<unknown>(inside, value);
 }
 
-/** What the crew calls the part in which a JSON Pointer ends; the plan where it is in none. */
+/** What the crew calls the part in which a JSON Pointer ends, its id where it has lost its name; the plan where it is in none. */
 export function namedAt(plan: unknown, pointer: string): string {
   let named = 'the plan';
   let tree = plan;
   for (const step of pointer.split('/').slice(1)) {
     tree = inside(tree, step);
     const name = (tree as { name?: unknown } | undefined)?.name;
-    if (typeof name === 'string') named = name;
+    if (typeof name === 'string') named = name.trim() || (idOf(tree) ?? named);
   }
   return named;
 }

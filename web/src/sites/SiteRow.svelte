@@ -9,7 +9,7 @@
   interface Props {
     site: SiteInList;
     setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
-    copy: (site: SiteInList) => void;
+    copy: (site: SiteInList, name: string) => void;
     repair: (site: SiteInList) => void;
     setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
   }
@@ -19,6 +19,12 @@
   const plan = $derived(site.plan);
   const late = $derived(site.upkeep !== undefined && site.upkeep < instant().slice(0, 10));
   let caring = $state(false);
+  let copying = $state(false);
+  /** A form that was asked for begins in its field. */
+  function begun(field: HTMLInputElement) {
+    field.select();
+  }
+
   const open = $derived(severities.filter((severity) => (plan?.findings[severity] ?? 0) > 0));
 </script>
 
@@ -81,7 +87,12 @@
   {#if session.mayChange}
     <div class="flex flex-wrap gap-x-5 text-sm lg:col-span-4">
       {#if plan}
-        <button class="act" aria-label="Duplicate {site.name}" onclick={() => copy(site)}>Duplicate</button>
+        <button
+          class="act"
+          aria-label="Duplicate {site.name}"
+          aria-expanded={copying}
+          onclick={() => (copying = !copying)}>Duplicate…</button
+        >
       {/if}
       {#if site.state === 'ARCHIVED'}
         <button class="act" aria-label="Restore {site.name}" onclick={() => setState(site, 'ACTIVE')}
@@ -103,9 +114,34 @@
       >
     </div>
   {/if}
+  {#if copying}
+    <form
+      class="mt-2 flex flex-wrap items-end gap-3 lg:col-span-4"
+      onsubmit={(event) => {
+        event.preventDefault();
+        copy(site, String(new FormData(event.currentTarget).get('name')));
+        copying = false;
+      }}
+    >
+      <label class="grid gap-1 text-sm text-soft"
+        >name of the copy<input
+          use:begun
+          class="{FIELD} w-72 max-w-full"
+          name="name"
+          required
+          maxlength="120"
+          pattern=".*\S.*"
+          title="a name, not all blank"
+          value="{site.name} 2"
+        /></label
+      >
+      <Action type="submit">Make the copy</Action>
+      <Action onclick={() => (copying = false)}>Leave it</Action>
+    </form>
+  {/if}
   {#if caring}
     <form
-      class="flex flex-wrap items-end gap-3 lg:col-span-4"
+      class="mt-2 flex flex-wrap items-end gap-3 lg:col-span-4"
       onsubmit={(event) => {
         event.preventDefault();
         const data = new FormData(event.currentTarget);

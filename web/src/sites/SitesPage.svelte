@@ -7,6 +7,7 @@
   import Trouble from '../lib/shell/Trouble.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
+  import { singleKeys } from '../lib/shell/singleKeys.svelte';
   import SiteRow from './SiteRow.svelte';
 
   let sites = $state<SiteInList[]>();
@@ -55,9 +56,9 @@
     problem = answer.problem ?? problem;
   }
 
-  async function copy(site: SiteInList) {
+  async function copy(site: SiteInList, name: string) {
     const answer = await outcome(
-      api.POST('/api/sites/{siteId}/copies', { params: { path: { siteId: site.id } } }),
+      api.POST('/api/sites/{siteId}/copies', { params: { path: { siteId: site.id } }, body: { name } }),
     );
     await load();
     problem = answer.problem ?? problem;
@@ -79,7 +80,12 @@
   }
 
   function slash(event: KeyboardEvent) {
-    if (event.key !== '/' || (event.target as HTMLElement).matches('input, select, textarea')) return;
+    if (
+      event.key !== '/' ||
+      !singleKeys.on ||
+      (event.target as HTMLElement).matches('input, select, textarea')
+    )
+      return;
     event.preventDefault();
     field?.focus();
   }

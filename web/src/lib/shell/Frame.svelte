@@ -1,7 +1,13 @@
+<script module lang="ts">
+  /** Somebody went here by keys: the focus goes along, to what the place is called. */
+  let byKeys = false;
+</script>
+
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { onMount, type Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { session } from './session.svelte';
+  import { singleKeys } from './singleKeys.svelte';
   import Shortcuts from './Shortcuts.svelte';
   import { theme } from './theme.svelte';
 
@@ -31,14 +37,26 @@
       : []),
   ]);
 
+  let heading = $state<HTMLHeadingElement>();
+  let content = $state<HTMLElement>();
+
+  onMount(() => {
+    if (byKeys) heading?.focus();
+    byKeys = false;
+  });
+
   function keys(event: KeyboardEvent) {
     const target = event.target as HTMLElement;
     if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea')) return;
+    if (!singleKeys.on) return;
     if (event.key === '?') helping = !helping;
     else if (event.key === 'Escape') helping = false;
     else if (going) {
       const chosen = places.find((one) => one.letter === event.key);
-      if (chosen) push(chosen.address);
+      if (chosen && chosen.key !== place) {
+        byKeys = true;
+        void push(chosen.address);
+      }
     }
     going = event.key === 'g';
   }
@@ -47,6 +65,10 @@
 <svelte:window onkeydown={keys} />
 <svelte:head><title>{title} – Sparen</title></svelte:head>
 
+<button
+  class="sr-only bg-ink p-3 font-bold text-paper focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50"
+  onclick={() => content?.focus()}>Skip to the content</button
+>
 <div class="grid min-h-screen grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[7.5rem_1fr] md:grid-rows-1">
   <nav
     class="no-print flex items-stretch border-rule bg-sunk md:sticky md:top-0 md:h-screen md:flex-col md:border-r"
@@ -85,10 +107,10 @@
     <header
       class="flex min-h-16 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 md:px-6"
     >
-      <h1 class="min-w-0">{title}</h1>
+      <h1 bind:this={heading} class="min-w-0" tabindex="-1">{title}</h1>
       {@render header?.()}
     </header>
-    <main>{@render children()}</main>
+    <main bind:this={content} tabindex="-1" class="focus-visible:outline-none">{@render children()}</main>
   </div>
 </div>
 {#if helping}<Shortcuts close={() => (helping = false)} />{/if}

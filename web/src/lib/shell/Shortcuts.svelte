@@ -1,5 +1,6 @@
 <script lang="ts">
   import Action from './Action.svelte';
+  import { singleKeys } from './singleKeys.svelte';
   let { close }: { close: () => void } = $props();
   let dialog = $state<HTMLDialogElement>();
 
@@ -30,5 +31,9 @@
       <dd>{does}</dd>
     {/each}
   </dl>
-  <Action class="mt-6" onclick={() => dialog?.close()}>Close</Action>
+  <label class="mt-4 flex min-h-11 items-center gap-2">
+    <input type="checkbox" class="h-5 w-5" checked={singleKeys.on} onchange={() => singleKeys.toggle()} />
+    Letters pressed alone go places (g, /, ?)
+  </label>
+  <Action class="mt-4" onclick={() => dialog?.close()}>Close</Action>
 </dialog>

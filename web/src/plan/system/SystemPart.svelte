@@ -20,7 +20,7 @@
     readonly: boolean;
     output: (id: string) => void;
     /** A finding that led here: the part it is about is chosen. */
-    about?: Finding;
+    about?: Pick<Finding, 'path' | 'at'>;
   }
 
   /** What is here: the sketch, and the part that was chosen in a sheet beside it. */
@@ -39,6 +39,13 @@
   let chosen = $state<Chosen>(
     untrack(() => (about && foundBy(about)) ?? { path: 'site/battery', schema: 'BatteryBank' }),
   );
+  $effect(() => {
+    const found = about;
+    untrack(() => {
+      const there = found && foundBy(found);
+      if (there) choose(there);
+    });
+  });
   const wrong = $derived(
     new Set(
       sketch.boxes.filter((box) => findings.some((one) => stands(one, box.path))).map((box) => box.path),
@@ -74,7 +81,7 @@
   );
 
   /** The part on the sketch that a finding is about; what is said of the AC side stands at the inverter. */
-  function foundBy(finding: Finding): Chosen | undefined {
+  function foundBy(finding: Pick<Finding, 'path' | 'at'>): Chosen | undefined {
     const box =
       sketch.boxes.find((one) => stands(finding, one.path)) ??
       (finding.path.startsWith('program/ac')
@@ -83,7 +90,7 @@
     return box && { path: box.path, schema: box.schema };
   }
 
-  function stands(finding: Finding, path: string): boolean {
+  function stands(finding: Pick<Finding, 'path' | 'at'>, path: string): boolean {
     const last = path.split('/').at(-1);
     return (
       finding.path.startsWith(`${path}/`) ||

@@ -380,5 +380,7 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
 /** What a cable drops at the worst, as it was worked out. */
 function dropOf(workings: Working[], path: string): string | undefined {
   const found = workings.find((one) => one.path.startsWith(path) && one.unit === 'V');
-  return found ? `−${decimal(found.value, 2)} V` : undefined;
+  const drop = found && decimal(found.value, 2);
+  // What draws nothing yet drops nothing.
+  return drop && Number(drop) !== 0 ? `−${drop} V` : undefined;
 }

@@ -241,11 +241,16 @@ public class ApiTest extends OverHttp {
         JsonNode made = json(liv.send("POST", "/api/sites", "application/json", START.formatted("Östra Skäret", 150)));
         assertEquals(made.get("id").asString(), "ostra-skaret");
         assertEquals(made.at("/plan/findings").toString(), "{}");
-        JsonNode copy = json(liv.send("POST", "/api/sites/ostra-skaret/copies", "application/json", ""));
-        assertEquals(copy.get("name").asString(), "Copy of Östra Skäret");
+        HttpResponse<String> blank =
+                liv.send("POST", "/api/sites/ostra-skaret/copies", "application/json", "{\"name\": \" \"}");
+        assertEquals(blank.statusCode(), 422);
+        assertEquals(json(blank).at("/errors/0/pointer").asString(), "/name");
+        JsonNode copy = json(liv.send(
+                "POST", "/api/sites/ostra-skaret/copies", "application/json", "{\"name\": \"Västra Skäret\"}"));
+        assertEquals(copy.get("id").asString(), "vastra-skaret");
         String copied = copy.get("id").asString();
         JsonNode plan = json(liv.get("/api/sites/" + copied + "/revisions/0")).get("plan");
-        assertEquals(plan.at("/site/name").asString(), "Copy of Östra Skäret");
+        assertEquals(plan.at("/site/name").asString(), "Västra Skäret");
         for (String state : new String[] {"ARCHIVED", "DELETED"}) {
             liv.send("POST", "/api/sites/" + copied + "/state", "application/json", "{\"state\": \"" + state + "\"}");
         }

@@ -33,7 +33,6 @@ import sparen.revision.StartingPoint;
 /** The list of sites. */
 @RestController
 class SitesController {
-    private static final int LONGEST_NAME = 120;
 
     private final SiteService sites;
     private final PlanService plans;
@@ -79,6 +78,13 @@ class SitesController {
     record NewSite(StartingPoint start) {
         NewSite {
             Bounds.present("start", start);
+        }
+    }
+
+    /** What a copy of a site is to be called. */
+    record CopyName(String name) {
+        CopyName {
+            Bounds.name("name", name);
         }
     }
 
@@ -134,14 +140,13 @@ class SitesController {
     @PostMapping("/api/sites/{siteId}/copies")
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
-    SiteInList copy(@PathVariable String siteId, Authentication who) {
+    SiteInList copy(@PathVariable String siteId, @RequestBody CopyName wanted, Authentication who) {
         sites.mustExist(siteId);
         Plan plan = plans.latest(siteId)
                 .orElseThrow(() -> Refusal.notFound("A plan of this site"))
                 .plan();
-        String name = shortened("Copy of " + plan.site().name());
-        Plan named = plan.withSite(plan.site().withName(name));
-        SiteInList made = add(name, named, "Copied from " + siteId, who);
+        Plan named = plan.withSite(plan.site().withName(wanted.name()));
+        SiteInList made = add(wanted.name(), named, "Copied from " + siteId, who);
         profiles.copy(siteId, made.id());
         return made;
     }
@@ -166,10 +171,6 @@ class SitesController {
     @PostMapping("/api/sites/{siteId}/care")
     SiteInList setCare(@PathVariable String siteId, @RequestBody NewCare care) {
         return inList(sites.setCare(siteId, care.benchTest(), care.upkeep()));
-    }
-
-    private static String shortened(String name) {
-        return name.substring(0, Math.min(LONGEST_NAME, name.length()));
     }
 
     private SiteInList add(String name, Plan plan, String note, Authentication who) {

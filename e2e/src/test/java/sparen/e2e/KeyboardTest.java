@@ -1,0 +1,159 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.BoundingBox;
+import com.microsoft.playwright.options.Clip;
+import java.awt.image.BufferedImage;
+import java.io.ByteArrayInputStream;
+import java.io.IOException;
+import javax.imageio.ImageIO;
+import org.testng.annotations.Test;
+
+/** What hands on a keyboard need: a ring that is seen, a focus that is not lost, keys that do what they say and no more. */
+public class KeyboardTest extends BrowserTest {
+    private static final String PLAN = "/site/hallgrund/plan";
+    /** The colour of the ring on the light ground. */
+    private static final int RING = 0x0b57a4;
+
+    private static Locator button(Page page, String name) {
+        return page.getByRole(
+                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private static Locator heading(Page page) {
+        return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
+    }
+
+    private static long ringPixels(Page page, Locator at) throws IOException {
+        BoundingBox box = at.boundingBox();
+        Clip around = new Clip(box.x - 8, box.y - 8, box.width + 16, box.height + 16);
+        byte[] picture = page.screenshot(new Page.ScreenshotOptions().setClip(around));
+        BufferedImage image = ImageIO.read(new ByteArrayInputStream(picture));
+        long found = 0;
+        for (int y = 0; y < image.getHeight(); y++) {
+            for (int x = 0; x < image.getWidth(); x++) {
+                found += (image.getRGB(x, y) & 0xffffff) == RING ? 1 : 0;
+            }
+        }
+        return found;
+    }
+
+    /** A ring of 3 px around a button of w by h has some 6 (w + h) pixels; none where the focus is not. */
+    @Test
+    public void theFocusIsSeenOnEveryButton() throws IOException {
+        Page page = at(PLAN, "liv");
+        Locator rules = page.getByLabel("Rules of").first();
+        rules.scrollIntoViewIfNeeded();
+        assertEquals(ringPixels(page, rules), 0);
+        page.keyboard().press("Tab");
+        rules.focus();
+        BoundingBox box = rules.boundingBox();
+        assertTrue(ringPixels(page, rules) > 4 * (box.width + box.height), "the ring is seen");
+    }
+
+    @Test
+    public void theContentIsOneKeyAway() {
+        Page page = at(PLAN, "odd");
+        page.keyboard().press("Tab");
+        assertThat(button(page, "Skip to the content")).isFocused();
+        page.keyboard().press("Enter");
+        page.keyboard().press("Tab");
+        assertThat(page.getByRole(AriaRole.MAIN).locator(":focus")).hasCount(1);
+    }
+
+    @Test
+    public void theFocusGoesAlongAndLettersCanBeLeftAlone() {
+        Page page = at(PLAN, "odd");
+        page.keyboard().type("gs");
+        assertThat(heading(page)).hasText("Sites");
+        assertThat(heading(page)).isFocused();
+        button(page, "Shortcuts").click();
+        page.getByLabel("Letters pressed alone go places").uncheck();
+        button(page, "Close").click();
+        page.keyboard().type("/?");
+        assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
+        assertThat(page.getByLabel("Search")).not().isFocused();
+        page.reload();
+        button(page, "Shortcuts").click();
+        assertThat(page.getByLabel("Letters pressed alone go places")).not().isChecked();
+        page.getByLabel("Letters pressed alone go places").check();
+        assertAccessible(page);
+    }
+
+    @Test
+    public void escClosesTheRulesAndTheFocusGoesBack() {
+        Page page = at(PLAN, "liv");
+        Locator rules = page.getByLabel("Rules of").first();
+        rules.click();
+        assertThat(page.getByText("Keep the battery from emptying")).isVisible();
+        page.keyboard().press("Escape");
+        assertThat(page.getByText("Keep the battery from emptying")).hasCount(0);
+        assertThat(rules).isFocused();
+    }
+
+    /** Undo in a field takes back what was typed there; the plan stays as it is. */
+    @Test
+    public void undoInAFieldIsTheFieldsOwn() {
+        Page page = at(PLAN, "liv");
+        Locator level = page.getByRole(AriaRole.SPINBUTTON).first();
+        String before = level.getAttribute("aria-valuetext");
+        level.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(level).not().hasAttribute("aria-valuetext", before);
+        String changed = level.getAttribute("aria-valuetext");
+        page.keyboard().press("Enter");
+        page.keyboard().type("1");
+        page.keyboard().press("Control+z");
+        page.keyboard().press("Escape");
+        assertThat(level).hasAttribute("aria-valuetext", changed);
+        page.keyboard().press("Control+z");
+        assertThat(level).hasAttribute("aria-valuetext", before);
+    }
+
+    /** A part without a name cannot be saved: that is said beside the button, and leads to the field from wherever one is. */
+    @Test
+    public void whatStopsSavingIsSaidBesideTheButton() {
+        Page page = at(PLAN + "/system", "liv");
+        page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Marker light,"))
+                .click();
+        page.getByLabel("name of Marker light").fill(" ");
+        page.keyboard().press("Tab");
+        Locator stops = button(page, "1 field stops saving");
+        assertThat(stops).isVisible();
+        assertThat(button(page, "Save revision")).isDisabled();
+        page.getByText("Levels", new Page.GetByTextOptions().setExact(true)).click();
+        stops.click();
+        assertThat(page.getByText("As it stands this cannot be saved")
+                        .locator("..")
+                        .locator(":focus"))
+                .hasCount(1);
+        assertAccessible(page);
+        page.keyboard().press("Enter");
+        Locator field = page.locator("[aria-invalid='true']");
+        assertThat(field).isFocused();
+        field.fill("Marker light");
+        page.keyboard().press("Tab");
+        assertThat(stops).hasCount(0);
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    @Test
+    public void aCopyIsCalledWhatOneLikes() {
+        Page page = at("/", "liv");
+        page.getByLabel("Duplicate Hällgrund fog-signal relay").click();
+        Locator name = page.getByLabel("name of the copy");
+        assertThat(name).hasValue("Hällgrund fog-signal relay 2");
+        assertThat(name).isFocused();
+        assertAccessible(page);
+        name.fill("Hällgrund, summer");
+        button(page, "Make the copy").click();
+        assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hällgrund, summer")))
+                .isVisible();
+    }
+}
