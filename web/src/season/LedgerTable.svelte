@@ -41,7 +41,7 @@
       {#if ledger.source > 0}{@render row('other direct current', ledger.source)}{/if}
       {#if ledger.generator > 0}{@render row('generator', ledger.generator)}{/if}
       {#if ledger.imported > 0}{@render row('feeder', ledger.imported)}{/if}
-      {@render row('out of the battery’s store', fell)}
+      {@render row('less in the battery at the end than at the start', fell)}
       {@render row('Went', came, true)}
       {#each Object.entries(ledger.servedByLoad) as [id, wattHours] (id)}
         {@render row(name(id), wattHours)}
@@ -50,7 +50,7 @@
         {@render row(`diverted: ${name(id)}`, wattHours)}
       {/each}
       {#if ledger.exported > 0}{@render row('given back to the feeder', ledger.exported)}{/if}
-      {@render row('into the battery’s store', grew)}
+      {@render row('more in the battery at the end than at the start', grew)}
       {@render row('lost in battery, cables, conversion, own draw', loss)}
       {@render row('thrown away: curtailed', ledger.curtailed)}
       {@render row('thrown away: clipped', ledger.clipped)}

@@ -29,7 +29,7 @@ const SOURCES = [
 ] as const;
 const USES = [
   ['loads', 'Loads and losses', 'load'],
-  ['charging', 'Into the battery', 'battery'],
+  ['charging', 'Charged into the battery', 'battery'],
   ['diverted', 'Diverted', 'diverted'],
   ['exported', 'Given to the feeder', 'ac'],
   ['thrown', 'Thrown away', 'hatch'],

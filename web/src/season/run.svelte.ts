@@ -74,7 +74,8 @@ export class SeasonRun {
   readonly asked = new Conditions();
   readonly work: LongWork;
   readonly looked: RunWindow;
-  readonly spans = new Spans(() => this.asked.days * 86_400);
+  /** Of the run that is shown; of the one that is asked for only until there is one. */
+  readonly spans = new Spans(() => this.done?.run?.durationSeconds ?? this.asked.days * 86_400);
   /** The event that is looked into, and how it came about. */
   picked = $state<number>();
   chain = $state.raw<Linked[]>();

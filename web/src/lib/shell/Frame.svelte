@@ -69,7 +69,9 @@
   class="sr-only bg-ink p-3 font-bold text-paper focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50"
   onclick={() => content?.focus()}>Skip to the content</button
 >
-<div class="grid min-h-screen grid-cols-1 grid-rows-[auto_1fr] md:grid-cols-[7.5rem_1fr] md:grid-rows-1">
+<div
+  class="grid min-h-screen grid-cols-1 print:block grid-rows-[auto_1fr] md:grid-cols-[7.5rem_1fr] md:grid-rows-1"
+>
   <nav
     class="no-print flex items-stretch border-rule bg-sunk md:sticky md:top-0 md:h-screen md:flex-col md:border-r"
     aria-label="Places"

@@ -9,7 +9,10 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
 import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
 import org.testng.annotations.Test;
 
 /** Getting about, older revisions, and what is shown when something is missing or does not answer. */
@@ -75,6 +78,16 @@ public class AroundTheHouseTest extends BrowserTest {
         assertEquals(page.evaluate("getComputedStyle(document.documentElement).colorScheme"), "dark");
     }
 
+    /** On A4 at 96 px an inch the page is 794 px wide: what is printed takes it, and not the rail's column. */
+    @Test
+    public void printsAcrossThePage() {
+        Page page = at(PLAN, "odd");
+        page.setViewportSize(794, 1123);
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        double width = page.getByRole(AriaRole.MAIN).boundingBox().width;
+        assertTrue(width > 700, width + " px of 794");
+    }
+
     /** The site as it was found: brought back, its findings stand at their outputs; undo takes it away again. */
     @Test
     public void bringsBackAnOlderRevisionWithItsFindings() {
@@ -103,6 +116,20 @@ public class AroundTheHouseTest extends BrowserTest {
         assertTrue(
                 document.startsWith("{\"schemaVersion\":1,\"plan\":{\"site\":{\"name\":\"Hällgrund"),
                 document.substring(0, 60));
+    }
+
+    /** While a year is run the fortnight still stands there, and is called one. */
+    @Test
+    public void whatIsShownIsWhatThePictureShows() {
+        Page page = at(SEASON, "odd");
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        List<Route> held = new ArrayList<>();
+        page.route("**/api/season/hallgrund/runs", held::add);
+        page.getByLabel("days", new Page.GetByLabelOptions().setExact(true)).selectOption("365");
+        page.waitForCondition(() -> !held.isEmpty());
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        held.forEach(Route::resume);
+        assertThat(page.locator("#tape")).containsText("365 d shown");
     }
 
     @Test
