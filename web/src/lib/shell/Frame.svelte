@@ -66,7 +66,7 @@
 <svelte:head><title>{title} – Sparen</title></svelte:head>
 
 <button
-  class="sr-only bg-ink p-3 font-bold text-paper focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50"
+  class="sr-only bg-ink font-bold text-paper focus:not-sr-only focus:fixed focus:top-2 focus:left-2 focus:z-50 focus:px-4 focus:py-3"
   onclick={() => content?.focus()}>Skip to the content</button
 >
 <div
