@@ -54,6 +54,17 @@ public class MonitorAndWearTest {
         assertEquals(counter.reported(), 0.89, 1e-12);
     }
 
+    /** In whole percents 34.5 % counted is the least that reports 35, and 70.5 % the most that reports 70: half a step either way. */
+    @Test
+    public void knowsWhichCountsReportALevel() {
+        StateOfChargeCounter counter = new StateOfChargeCounter(monitor(100, 1), 0.5);
+        assertEquals(counter.lowestCount(0.35), 0.345, 1e-12);
+        assertEquals(counter.lowestCount(0.342), 0.345, 1e-12, "the next that is no less");
+        assertEquals(counter.highestCount(0.708), 0.705, 1e-12, "the last that is no more");
+        assertEquals(counter.lowestCount(Double.NEGATIVE_INFINITY), Double.NEGATIVE_INFINITY);
+        assertEquals(counter.highestCount(Double.POSITIVE_INFINITY), Double.POSITIVE_INFINITY);
+    }
+
     @Test
     public void setsItselfToFullOnlyWhenVoltageAndTailHold() {
         StateOfChargeCounter counter = new StateOfChargeCounter(monitor(100, 1), 0.8);

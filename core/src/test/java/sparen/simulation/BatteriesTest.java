@@ -191,6 +191,23 @@ public class BatteriesTest {
         assertEquals(closed.seconds(), Math.ceil(counted / 30) * 30, 1e-6, "counted at " + counted);
     }
 
+    /** 10 A for 2 h are 20 Ah of 400, 5 %: reported in whole percents or in tenths, with nobody waiting for either, it costs the same. */
+    @Test
+    public void percentsThatNobodyWaitsForEndNoStep() {
+        long[] steps = new long[2];
+        for (int i = 0; i < 2; i++) {
+            House house = new House();
+            house.startCharge = 0.5;
+            house.source(0, 10);
+            double step = i == 0 ? 1 : 0.1;
+            house.monitors.add(new BatteryMonitor("m", "the monitor", 400, 1, 0, 0, step, 30, 100, 1, 60, List.of()));
+            RunResult result = house.run(2 * HOUR);
+            assertEquals(result.battery().reportedAtEnd().orElseThrow(), 0.55, 1e-9);
+            steps[i] = result.steps();
+        }
+        assertEquals(steps[1], steps[0]);
+    }
+
     /** What is wired past the shunt is not counted: half an ampere for a fortnight is 168 Ah that nobody saw. Plain arithmetic. */
     @Test
     public void doesNotSeeWhatPassesItsShunt() {
