@@ -105,7 +105,7 @@
       <p class="flex flex-wrap items-center gap-x-2 text-sm text-soft">
         {acts}; rests {(output.rest ?? 'OPEN').toLowerCase()}, dead {(output.dead ?? 'OPEN').toLowerCase()}
         <select
-          class="force {output.testForce === 'NONE' ? '' : 'font-bold text-danger'}"
+          class="force {output.testForce === 'NONE' ? 'no-print' : 'font-bold text-danger'}"
           aria-label="Test force of {output.name}"
           disabled={readonly}
           value={output.testForce}
@@ -186,7 +186,7 @@
   {/if}
   {#if ratings.length > 0}<RatingBars {ratings} />{/if}
   {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
-  <div class="mt-2 flex flex-wrap gap-2">
+  <div class="no-print mt-2 flex flex-wrap gap-2">
     {#if !readonly}
       <Action
         id="rules-of-{output.id}"

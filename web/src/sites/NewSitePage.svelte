@@ -17,7 +17,9 @@
   let name = $state('');
   let latitude = $state(60);
   let longitude = $state(10);
-  let timeZone = $state(Intl.DateTimeFormat().resolvedOptions().timeZone);
+  const ownZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
+  const zones = [ownZone, ...Intl.supportedValuesOf('timeZone').filter((one) => one !== ownZone)];
+  let timeZone = $state(ownZone);
   let nominalVolts = $state(24);
   let chemistry = $state<StartingPoint['chemistry']>('LITHIUM_IRON_PHOSPHATE');
   let capacity = $state(200);
@@ -138,10 +140,17 @@
         />{@render error('longitudeDegrees')}</label
       >
       <label class="sm:col-span-2"
-        >Time zone<input class="field mt-1 w-full" bind:value={timeZone} required />{@render error(
-          'timeZone',
-        )}</label
+        >Time zone<input
+          class="field mt-1 w-full"
+          list="zones"
+          bind:value={timeZone}
+          onfocus={(event) => event.currentTarget.select()}
+          required
+        />{@render error('timeZone')}</label
       >
+      <datalist id="zones">
+        {#each zones as zone (zone)}<option value={zone}></option>{/each}
+      </datalist>
     </div>
     <fieldset class="mt-5">
       <legend class="mb-1 font-bold">What else is there</legend>

@@ -55,6 +55,13 @@ public class AroundTheHouseTest extends BrowserTest {
         page.getByText("Make the site").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("-3 Ah");
         page.getByLabel("Capacity, Ah").fill("220");
+        // A list to search in, the browser's own zone first; what is in no list is told as such.
+        Locator zone = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("Time zone"));
+        assertThat(zone).hasValue("Europe/Stockholm");
+        zone.fill("Europe/Nowhere");
+        page.getByText("Make the site").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("Europe/Nowhere");
+        zone.fill("Europe/Oslo");
         page.getByText("Make the site").click();
         assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
                 .hasText("Ytterholmen");
@@ -86,6 +93,7 @@ public class AroundTheHouseTest extends BrowserTest {
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
         double width = page.getByRole(AriaRole.MAIN).boundingBox().width;
         assertTrue(width > 700, width + " px of 794");
+        assertThat(page.getByText("Sums…").first()).isHidden();
     }
 
     /** The site as it was found: brought back, its findings stand at their outputs; undo takes it away again. */
