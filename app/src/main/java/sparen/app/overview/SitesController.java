@@ -33,7 +33,6 @@ import sparen.revision.StartingPoint;
 /** The list of sites. */
 @RestController
 class SitesController {
-
     private final SiteService sites;
     private final PlanService plans;
     private final ProfileService profiles;
