@@ -35,7 +35,7 @@
       {#each forced as { output, index } (output.id)}
         <li class="flex flex-wrap items-center gap-4 py-1">
           <span class="grow"
-            >{output.name} is forced {output.testForce.toLowerCase()}, past wish and protection</span
+            >{output.name} is forced {output.testForce.toLowerCase()}, past mode and protection</span
           >
           <Action onclick={() => force(index, 'NONE')}>Withdraw</Action>
         </li>

@@ -41,10 +41,10 @@
 
   type Slot = 'automatic' | 'protection' | 'lockout' | 'contact' | 'clock';
 
-  const wishes = [
+  const modes = [
     ['OFF', 'Off'],
     ['ON', 'On'],
-    ['AUTOMATIC', 'Automatic'],
+    ['BY_RULE', 'By rule'],
   ] as const;
   const forces = [
     ['NONE', 'no test force'],
@@ -61,7 +61,7 @@
   });
 
   /** What a contact does at rest with a full battery: what the symbol shows. */
-  const closed = $derived(output.testForce === 'NONE' ? output.wish === 'ON' : output.testForce === 'CLOSED');
+  const closed = $derived(output.testForce === 'NONE' ? output.mode === 'ON' : output.testForce === 'CLOSED');
 
   function setField(slot: Slot, field: string, label: string, value: number | string) {
     const unit = reading?.[slot]?.parts.find((part) => part.kind === 'number' && part.field === field);
@@ -77,13 +77,13 @@
   const says = (what: string) => (before: unknown, after: unknown) =>
     `${what} of ${output.name} ${String(before).toLowerCase()} → ${String(after).toLowerCase()}`;
 
-  function setWish(wish: Output['wish']) {
-    if (wish === 'AUTOMATIC' && !output.automatic) {
+  function setMode(mode: Output['mode']) {
+    if (mode === 'BY_RULE' && !output.automatic) {
       const rule: Rule = { kind: 'duskToDawn', sunAltitudeDegrees: -4, delaySeconds: 180 };
       const note = () => `${output.name} gets a rule from dusk to dawn`;
       editor.set(['program', 'outputs', output.id, 'automatic'], rule, note);
     }
-    editor.set(['program', 'outputs', output.id, 'wish'], wish, says('wish'));
+    editor.set(['program', 'outputs', output.id, 'mode'], mode, says('mode'));
   }
 
   function setForce(force: Output['testForce']) {
@@ -116,26 +116,26 @@
       </p>
     </div>
     <fieldset class="flex max-sm:col-span-2" disabled={readonly}>
-      <legend class="sr-only">Wish of {output.name}</legend>
-      {#each wishes as [wish, word] (wish)}
+      <legend class="sr-only">Mode of {output.name}</legend>
+      {#each modes as [mode, word] (mode)}
         <label
           class="-ml-px flex min-h-11 cursor-pointer items-center border border-rule-strong px-3 first-of-type:ml-0 has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-focus"
         >
           <input
             class="sr-only"
             type="radio"
-            name="wish-{output.id}"
-            value={wish}
-            checked={output.wish === wish}
-            onchange={() => setWish(wish)}
+            name="mode-{output.id}"
+            value={mode}
+            checked={output.mode === mode}
+            onchange={() => setMode(mode)}
           />{word}
         </label>
       {/each}
     </fieldset>
   </div>
   {#if output.automatic && reading?.automatic}
-    <div class="rule {output.wish === 'AUTOMATIC' ? '' : 'text-soft'}">
-      <p class="text-sm text-soft">wish</p>
+    <div class="rule {output.mode === 'BY_RULE' ? '' : 'text-soft'}">
+      <p class="text-sm text-soft">mode</p>
       <SentenceEditor
         sentence={reading.automatic}
         rule={output.automatic}
@@ -143,14 +143,14 @@
         errors={errors('automatic')}
         change={(field, label, value) => setField('automatic', field, label, value)}
       />
-      {#if output.wish !== 'AUTOMATIC'}<p class="text-sm">
-          Kept, but not acting: the wish is {output.wish.toLowerCase()}.
+      {#if output.mode !== 'BY_RULE'}<p class="text-sm">
+          Kept, but not acting: the mode is {output.mode.toLowerCase()}.
         </p>{/if}
     </div>
   {/if}
   {#if output.protection && reading?.protection}
     <div class="rule guard">
-      <p class="text-sm text-soft">protection, above any wish</p>
+      <p class="text-sm text-soft">protection, above any mode</p>
       <SentenceEditor
         sentence={reading.protection}
         rule={output.protection}
@@ -172,7 +172,7 @@
   {#if output.testForce !== 'NONE'}
     <p class="hatch-force mt-2">
       <span class="bg-paper px-2 py-1 font-bold text-danger"
-        >Forced {output.testForce.toLowerCase()} past wish and protection until withdrawn</span
+        >Forced {output.testForce.toLowerCase()} past mode and protection until withdrawn</span
       >
     </p>
   {/if}

@@ -52,7 +52,7 @@
         ? `${output.name} goes by ${offer.title}`
         : `${output.name} is protected by ${offer.title}`;
     if (slot === 'automatic') {
-      editor.set(place, { ...output, automatic: offer.rule as Rule, wish: 'AUTOMATIC' }, note);
+      editor.set(place, { ...output, automatic: offer.rule as Rule, mode: 'BY_RULE' }, note);
     } else {
       editor.set([...place, 'protection'], offer.rule, note);
     }
@@ -60,8 +60,8 @@
   }
 
   function remove(slot: 'automatic' | 'protection') {
-    const wish = slot === 'automatic' && output.wish === 'AUTOMATIC' ? 'OFF' : output.wish;
-    const without = Object.fromEntries(Object.entries({ ...output, wish }).filter(([key]) => key !== slot));
+    const mode = slot === 'automatic' && output.mode === 'BY_RULE' ? 'OFF' : output.mode;
+    const without = Object.fromEntries(Object.entries({ ...output, mode }).filter(([key]) => key !== slot));
     editor.set(['program', 'outputs', output.id], without, () => `${output.name} loses its ${slot} rule`);
     close();
   }
@@ -102,7 +102,7 @@
               {#if offer.rule}
                 <p class="text-sm text-soft">{offer.sentence}</p>
                 <div class="mt-1 flex flex-wrap gap-2">
-                  <Action onclick={() => take('automatic', offer)}>As its wish</Action>
+                  <Action onclick={() => take('automatic', offer)}>As its rule</Action>
                   <Action onclick={() => take('protection', offer)}>As its protection</Action>
                 </div>
               {:else}

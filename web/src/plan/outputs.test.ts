@@ -15,7 +15,7 @@ describe('outputs of a plan', () => {
   it('a new one does nothing yet, under a name of its own each time', () => {
     const first = withOutput(plan);
     const second = withOutput(first.plan);
-    expect(first.output).toMatchObject({ wish: 'OFF', loads: [] });
+    expect(first.output).toMatchObject({ mode: 'OFF', loads: [] });
     expect(second.output.id).not.toBe(first.output.id);
     expect(plan.program.outputs).not.toContain(first.output);
   });

@@ -17,7 +17,7 @@ export function switchableOf(plan: Plan): Named[] {
   return [...site.loads, ...site.controllers, ...suppliesOf(plan), ...generators];
 }
 
-/** A plan with one more output, off until it has a wish. */
+/** A plan with one more output, off until it has a mode. */
 export function withOutput(plan: Plan): { plan: Plan; output: Output } {
   const { outputs } = plan.program;
   let number = outputs.length + 1;
@@ -26,7 +26,7 @@ export function withOutput(plan: Plan): { plan: Plan; output: Output } {
     id: `output-${number}`,
     name: `Output ${number}`,
     loads: [],
-    wish: 'OFF',
+    mode: 'OFF',
     testForce: 'NONE',
   };
   return { plan: { ...plan, program: { ...plan.program, outputs: [...outputs, output] } }, output };

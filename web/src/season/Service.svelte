@@ -66,7 +66,7 @@
           <th class="py-1 font-normal">output</th>
           <th class="py-1 pl-4 text-right font-normal">switchings</th>
           <th class="py-1 pl-4 text-right font-normal">open</th>
-          <th class="py-1 pl-4 text-right font-normal">open though wished closed</th>
+          <th class="py-1 pl-4 text-right font-normal">cut while needed</th>
         </tr>
       </thead>
       <tbody>
@@ -85,7 +85,7 @@
             </th>
             <td class="number py-1 pl-4 text-right align-top">{output.switchings}</td>
             <td class="number py-1 pl-4 text-right align-top">{minutes(output.openSeconds)}</td>
-            <td class="number py-1 pl-4 text-right align-top">{minutes(output.withheldSeconds)}</td>
+            <td class="number py-1 pl-4 text-right align-top">{minutes(output.cutSeconds)}</td>
           </tr>
         {/each}
       </tbody>

@@ -76,7 +76,7 @@ export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
   function contact(output: Output | undefined, x: number, y: number, down = false) {
     if (!output) return;
     const forced = output.testForce !== 'NONE';
-    const closed = forced ? output.testForce === 'CLOSED' : output.wish === 'ON';
+    const closed = forced ? output.testForce === 'CLOSED' : output.mode === 'ON';
     contacts.push({ output: output.id, name: output.name, closed, x, y, down });
   }
 

@@ -8,12 +8,12 @@ import sparen.bench.BenchScript.Turn;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
 import sparen.program.Level;
+import sparen.program.Mode;
 import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
-import sparen.program.Wish;
 import sparen.quantity.Fields;
 import sparen.result.Event;
 import sparen.site.SensePoint;
@@ -89,7 +89,7 @@ public final class AutoBench {
         List<Row> rows = new ArrayList<>();
         for (Output output : plan.program().outputs()) {
             Stream<Rule> acting = Stream.concat(
-                    output.wish() == Wish.AUTOMATIC ? output.automatic().stream() : Stream.empty(),
+                    output.mode() == Mode.BY_RULE ? output.automatic().stream() : Stream.empty(),
                     output.protection().stream());
             acting.forEach(rule -> rule.levels().stream()
                     .filter(level -> level.value() > 0)
@@ -103,7 +103,7 @@ public final class AutoBench {
         boolean guards = output.protection().equals(Optional.of(rule));
         Output bare = output.withLockout(Optional.empty());
         Output only = guards
-                ? bare.withAutomatic(output.automatic()).withWish(Wish.ON)
+                ? bare.withAutomatic(output.automatic()).withMode(Mode.ON)
                 : bare.withProtection(Optional.empty());
         return Fields.withAt(plan, "program/outputs/" + output.id(), only);
     }

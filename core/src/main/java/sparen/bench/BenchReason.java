@@ -5,10 +5,10 @@ import java.util.List;
 import java.util.function.ToDoubleBiFunction;
 import java.util.stream.Stream;
 import sparen.program.Level;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.quantity.Bounds;
 
 /** Why an output at a bench stays: each level that would move it, what is read there now, and how far that is. */
@@ -19,7 +19,7 @@ final class BenchReason {
      * The reason in words.
      *
      * @param closed its contact now
-     * @param wished whether its wish is for a closed contact now
+     * @param needed whether its mode is for a closed contact now
      * @param locked how a lockout keeps it open, in words; empty where none does
      * @param counts whether some delay of its rules is running
      * @param reads what is read now where a level of a rule is read (V, or a fraction)
@@ -27,7 +27,7 @@ final class BenchReason {
     static String of(
             Output output,
             boolean closed,
-            boolean wished,
+            boolean needed,
             String locked,
             boolean counts,
             ToDoubleBiFunction<Rule, Level> reads) {
@@ -38,11 +38,11 @@ final class BenchReason {
             return locked;
         }
         List<String> waits = new ArrayList<>();
-        // What is open though it is wished waits for its protection, what is not wished for its own rule; what is
+        // What is open though it is needed waits for its protection, what is not needed for its own rule; what is
         // closed for either.
         Stream<Rule> automatic =
-                output.wish() == Wish.AUTOMATIC && (closed || !wished) ? output.automatic().stream() : Stream.empty();
-        Stream<Rule> protection = closed || wished ? output.protection().stream() : Stream.empty();
+                output.mode() == Mode.BY_RULE && (closed || !needed) ? output.automatic().stream() : Stream.empty();
+        Stream<Rule> protection = closed || needed ? output.protection().stream() : Stream.empty();
         Stream<Rule> acting = Stream.concat(automatic, protection);
         acting.forEach(rule -> rule.levels().stream()
                 .filter(level -> level.value() > 0 && level.role().awaitedWhen(closed))
@@ -50,10 +50,10 @@ final class BenchReason {
         if (!waits.isEmpty()) {
             return String.join("; ", waits);
         }
-        if (output.wish() == Wish.AUTOMATIC) {
-            return "its rule asks for it to be " + (wished ? "closed" : "open") + " now";
+        if (output.mode() == Mode.BY_RULE) {
+            return "its rule asks for it to be " + (needed ? "closed" : "open") + " now";
         }
-        return "its wish is " + (output.wish() == Wish.ON ? "on" : "off");
+        return "its mode is " + (output.mode() == Mode.ON ? "on" : "off");
     }
 
     private static String distance(Level level, double read, boolean counts) {

@@ -204,7 +204,7 @@ public final class LiveBench {
         return BenchReason.of(
                 output,
                 closed,
-                figures.wishedAtEnd(),
+                figures.neededAtEnd(),
                 figures.lockedAtEnd(),
                 !figures.countdowns().isEmpty(),
                 (rule, level) -> {

@@ -237,7 +237,7 @@ public final class SupplyBench {
                                 BenchReason.of(
                                         one.output(),
                                         one.isClosed(),
-                                        one.wished(),
+                                        one.needed(),
                                         one.lockedOut(now),
                                         !one.countdowns(now).isEmpty(),
                                         (rule, level) ->

@@ -2,7 +2,7 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.program.Wish;
+import sparen.program.Mode;
 
 /** What is wired past the shunt drains the battery and is not counted. */
 final class LoadsPastShunt implements Check {
@@ -38,6 +38,6 @@ final class LoadsPastShunt implements Check {
     }
 
     private static boolean runsAlways(PlanFacts plan, String id) {
-        return plan.outputs().stream().noneMatch(output -> output.loads().contains(id) && output.wish() != Wish.ON);
+        return plan.outputs().stream().noneMatch(output -> output.loads().contains(id) && output.mode() != Mode.ON);
     }
 }

@@ -2,7 +2,7 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.program.Wish;
+import sparen.program.Mode;
 import sparen.result.OutputFigures;
 import sparen.result.RunResult;
 
@@ -17,7 +17,7 @@ final class NeverReconnected implements RunCheck {
                 .filter(output -> output.changeSeconds().length > 0 && isOpenAtEnd(output))
                 .filter(output -> plan.outputs().stream()
                         .anyMatch(one -> one.id().equals(output.output())
-                                && one.wish() == Wish.ON
+                                && one.mode() == Mode.ON
                                 && !one.loads().isEmpty()))
                 .filter(output -> end - last(output) > LONG_SECONDS)
                 .map(output -> finding(

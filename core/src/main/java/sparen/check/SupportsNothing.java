@@ -3,7 +3,7 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 
-/** An output with a protection but nothing behind its contact, or an automatic wish that is switched off. */
+/** An output with a protection but nothing behind its contact, or a rule of its own that is switched off. */
 final class SupportsNothing implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {

@@ -5,7 +5,7 @@ import sparen.examined.PlanFacts;
 import sparen.program.Output;
 import sparen.program.TestForce;
 
-/** A test force is temporary: while it stands neither wish nor protection acts. */
+/** A test force is temporary: while it stands neither mode nor protection acts. */
 final class TestForceLeft implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
@@ -22,7 +22,7 @@ final class TestForceLeft implements Check {
                         unguarded ? Severity.DANGER : Severity.CAUTION,
                         output.id(),
                         "Left in a test force: the contact is held " + (closed ? "closed" : "open")
-                                + " past wish and protection. Withdraw it before leaving.")
+                                + " past mode and protection. Withdraw it before leaving.")
                 .about("program/outputs/" + output.id() + "/testForce")
                 .cure("withdraw the test force", Cures.output(output.id(), one -> one.withTestForce(TestForce.NONE)));
     }

@@ -2,7 +2,7 @@ package sparen.check;
 
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
-import sparen.program.Wish;
+import sparen.program.Mode;
 import sparen.site.Inverter;
 
 /** Windows that need an inverter whose permission is off never act. */
@@ -11,7 +11,7 @@ final class WindowDisabled implements Check {
     public Stream<Finding> look(PlanFacts plan) {
         boolean windows = plan.program().ac().map(ac -> !ac.windows().isEmpty()).orElse(false);
         return plan.outputs().stream()
-                .filter(output -> windows && output.wish() == Wish.OFF)
+                .filter(output -> windows && output.mode() == Mode.OFF)
                 .filter(output -> plan.site()
                         .inverter()
                         .map(Inverter::id)
@@ -22,6 +22,6 @@ final class WindowDisabled implements Check {
                                 Severity.CAUTION,
                                 output.id(),
                                 "Windows are programmed, but the inverter's permission is off: they never act.")
-                        .about("program/outputs/" + output.id() + "/wish"));
+                        .about("program/outputs/" + output.id() + "/mode"));
     }
 }

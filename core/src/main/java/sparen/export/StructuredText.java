@@ -43,10 +43,10 @@ public final class StructuredText {
         List<String> remarks = new ArrayList<>();
         remarks.add(output.name());
         String closed =
-                switch (output.wish()) {
+                switch (output.mode()) {
                     case ON -> "TRUE";
                     case OFF -> "FALSE";
-                    case AUTOMATIC -> rule("automatic", output.automatic().orElseThrow(), remarks);
+                    case BY_RULE -> rule("automatic", output.automatic().orElseThrow(), remarks);
                 };
         if (output.protection().isPresent()) {
             closed += " AND " + rule("protection", output.protection().get(), remarks);

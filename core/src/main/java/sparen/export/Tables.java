@@ -68,7 +68,7 @@ public final class Tables {
                     "id",
                     "output",
                     "acts on",
-                    "wish",
+                    "mode",
                     "automatic",
                     "protection",
                     "lockout",
@@ -82,7 +82,7 @@ public final class Tables {
                         output.id(),
                         output.name(),
                         String.join(" ", output.loads()),
-                        output.wish().name().toLowerCase(Locale.ROOT),
+                        output.mode().name().toLowerCase(Locale.ROOT),
                         output.automatic().map(rule -> said(rule, around)).orElse(""),
                         output.protection().map(rule -> said(rule, around)).orElse(""),
                         output.lockout()

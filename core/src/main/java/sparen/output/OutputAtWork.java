@@ -10,10 +10,10 @@ import sparen.logic.Signal;
 import sparen.logic.Switch;
 import sparen.logic.Way;
 import sparen.program.Contact;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Surroundings;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.result.Change;
 import sparen.result.Fact;
 import sparen.result.OutputFigures;
@@ -43,8 +43,7 @@ public final class OutputAtWork {
     private double heldUntilSeconds = Double.NEGATIVE_INFINITY;
     private double movesAt = Double.POSITIVE_INFINITY;
     private List<Fact> reason = List.of();
-    private double openSeconds;
-    private double withheldSeconds;
+    private final OpenTime open = new OpenTime();
 
     /** An output in the state its program gives it before the first reading. */
     public OutputAtWork(Output output, Surroundings around) {
@@ -88,13 +87,13 @@ public final class OutputAtWork {
         return output.contact().flatMap(Contact::pullInWatts).orElse(0.0);
     }
 
-    /** What wish, protection, lockout, test force and coil make of the contact. */
+    /** What mode, protection, lockout, test force and coil make of the contact. */
     private boolean wanted(double seconds) {
         if (!alive) {
             return latches ? closed : output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
         }
         boolean closes = output.testForce() == TestForce.NONE
-                ? wished()
+                ? needed()
                         && (protection.isEmpty() || protection.get().isOn())
                         && (lockout.isEmpty() || lockout.get().lets(seconds))
                 : output.testForce() == TestForce.CLOSED;
@@ -103,10 +102,10 @@ public final class OutputAtWork {
                 : output.rest().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
     }
 
-    /** Whether the wish, of a hand or by rule, is for a closed contact. */
-    public boolean wished() {
-        return output.wish() == Wish.ON
-                || output.wish() == Wish.AUTOMATIC && automatic.orElseThrow().isOn();
+    /** Whether its mode, or the rule it goes by, is for a closed contact. */
+    public boolean needed() {
+        return output.mode() == Mode.ON
+                || output.mode() == Mode.BY_RULE && automatic.orElseThrow().isOn();
     }
 
     /**
@@ -254,12 +253,9 @@ public final class OutputAtWork {
         }
     }
 
-    /** Counts a step (s) in its present state. */
-    public void count(double stepSeconds) {
-        if (!closed) {
-            openSeconds += stepSeconds;
-            withheldSeconds += wished() ? stepSeconds : 0;
-        }
+    /** Counts a step from an instant on, and so long (s), in its present state. */
+    public void count(double seconds, double stepSeconds) {
+        open.count(seconds, stepSeconds, !closed, needed());
     }
 
     /** Whether the device that decides was fed when it last looked. */
@@ -288,12 +284,14 @@ public final class OutputAtWork {
                 output.id(),
                 startsClosed,
                 switchings,
-                openSeconds,
-                withheldSeconds,
+                open.openSeconds(),
+                open.cutSeconds(),
+                open.cuts(),
+                open.firstCutSeconds(),
                 chattered,
                 changes.toArray(),
                 countdowns(seconds),
-                wished(),
+                needed(),
                 lockedOut(seconds));
     }
 }

@@ -6,16 +6,16 @@ import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 
 /**
- * A relay, auxiliary output or load terminal. Its contact follows wish and protection; a test force goes past both.
+ * A relay, auxiliary output or load terminal. Its contact follows mode and protection; a test force goes past both.
  *
  * @param id its name in references
  * @param name what the crew calls it
  * @param loads ids of what is behind its contact: loads, or a controller, converter or inverter by its enable or supply, or a
  *     generator by its start signal; none for a signalling contact
- * @param wish off, on, or automatic by the rule below
- * @param automatic the rule of an automatic wish; kept while the wish is off or on
- * @param protection guard that opens the contact whatever the wish
- * @param testForce temporary force past wish and protection
+ * @param mode off, on, or by the rule below
+ * @param automatic the rule of a mode by rule; kept while the mode is off or on
+ * @param protection guard that opens the contact whatever the mode
+ * @param testForce temporary force past mode and protection
  * @param supply id of the converter or inverter that feeds the device which decides; absent for the main bus
  * @param dead contact position while that supply is dead; absent for open
  * @param coilWatts what its coil or driver draws from the main bus while the contact is away from rest (W), 0 to 200
@@ -29,7 +29,7 @@ public record Output(
         String id,
         String name,
         List<String> loads,
-        Wish wish,
+        Mode mode,
         Optional<Rule> automatic,
         Optional<Rule> protection,
         TestForce testForce,
@@ -63,7 +63,7 @@ public record Output(
         Bounds.name("name", name);
         loads = List.copyOf(Bounds.present("loads", loads));
         Bounds.unique("loads", loads);
-        Bounds.present("wish", wish);
+        Bounds.present("mode", mode);
         Bounds.present("testForce", testForce);
         automatic = Bounds.orEmpty(automatic);
         protection = Bounds.orEmpty(protection);
@@ -75,8 +75,8 @@ public record Output(
         contact = Bounds.orEmpty(contact);
         clock = Bounds.orEmpty(clock);
         side = Bounds.orEmpty(side);
-        if (wish == Wish.AUTOMATIC && automatic.isEmpty()) {
-            throw new InvalidQuantity("wish", "AUTOMATIC needs an automatic rule; this output has none");
+        if (mode == Mode.BY_RULE && automatic.isEmpty()) {
+            throw new InvalidQuantity("mode", "BY_RULE needs an automatic rule; this output has none");
         }
     }
 
@@ -85,7 +85,7 @@ public record Output(
             String id,
             String name,
             List<String> loads,
-            Wish wish,
+            Mode mode,
             Optional<Rule> automatic,
             Optional<Rule> protection,
             TestForce testForce) {
@@ -93,7 +93,7 @@ public record Output(
                 id,
                 name,
                 loads,
-                wish,
+                mode,
                 automatic,
                 protection,
                 testForce,

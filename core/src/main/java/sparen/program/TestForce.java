@@ -1,6 +1,6 @@
 package sparen.program;
 
-/** A contact held past wish and protection for a test. Temporary, and a finding until withdrawn. */
+/** A contact held past mode and protection for a test. Temporary, and a finding until withdrawn. */
 public enum TestForce {
     NONE,
     OPEN,

@@ -1,6 +1,7 @@
 package sparen.result;
 
 import java.util.List;
+import java.util.Optional;
 import sparen.logic.Countdown;
 import sparen.output.EventLog;
 
@@ -11,11 +12,13 @@ import sparen.output.EventLog;
  * @param startsClosed its contact's state after the first instant has settled
  * @param switchings how often its contact moved
  * @param openSeconds how long it was open (s)
- * @param withheldSeconds how long it was open though wished closed (s)
+ * @param cutSeconds how long it was cut while needed: open while its mode or rule was for a closed contact (s)
+ * @param cuts how often it was so for longer than a contact takes to move, one second
+ * @param firstCutSeconds when the first of them began (s)
  * @param chattered whether it had to be bounded
  * @param changeSeconds when its contact moved (s), oldest first; at most {@value EventLog#MOST_EVENTS}
  * @param countdowns the timers that run when the run ends
- * @param wishedAtEnd whether its wish is for a closed contact when the run ends
+ * @param neededAtEnd whether its mode or rule is for a closed contact when the run ends
  * @param lockedAtEnd how a lockout keeps it open when the run ends, in words; empty where none does
  */
 public record OutputFigures(
@@ -23,11 +26,13 @@ public record OutputFigures(
         boolean startsClosed,
         int switchings,
         double openSeconds,
-        double withheldSeconds,
+        double cutSeconds,
+        int cuts,
+        Optional<Double> firstCutSeconds,
         boolean chattered,
         double[] changeSeconds,
         List<Countdown> countdowns,
-        boolean wishedAtEnd,
+        boolean neededAtEnd,
         String lockedAtEnd)
         implements OutputFiguresWith {
     /**

@@ -9,13 +9,13 @@ import sparen.program.AcProgram;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.AbsorptionEnd;
 import sparen.program.ChargeProgram;
+import sparen.program.Mode;
 import sparen.program.Origin;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.program.rule.GeneratorStart;
 import sparen.program.rule.LowBatterySignal;
 import sparen.program.rule.SurplusBySoc;
@@ -170,7 +170,7 @@ public record StartingPoint(
                 id,
                 name,
                 List.of(loads),
-                automatic == null ? Wish.ON : Wish.AUTOMATIC,
+                automatic == null ? Mode.ON : Mode.BY_RULE,
                 Optional.ofNullable(automatic),
                 Optional.ofNullable(protection),
                 TestForce.NONE);

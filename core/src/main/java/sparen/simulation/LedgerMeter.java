@@ -77,16 +77,16 @@ final class LedgerMeter {
     /**
      * Takes a step (s) from an instant (s) into the sums.
      *
-     * @param wished for each load whether it is wanted
+     * @param needed for each load whether it is wanted
      * @return mean powers over the step in the trace's order (W); reused by the next call
      */
-    double[] add(double start, double step, boolean[] wished) {
+    double[] add(double start, double step, boolean[] needed) {
         boolean floating = circuit.isFloating();
         double battery = floating ? 0 : addBatteries(step);
         if (floating) {
             addRest(step);
         }
-        double diverted = addLoads(step, wished);
+        double diverted = addLoads(step, needed);
         double sun = addControllers(start, step, floating);
         double direct = floating ? 0 : circuit.sourceJoules(step);
         sums[SOURCE] += direct;
@@ -141,16 +141,16 @@ final class LedgerMeter {
         return lostInBattery;
     }
 
-    /** Something that decides what is served or wished has changed. */
+    /** Something that decides what is served or needed has changed. */
     void touch() {
         touched = true;
     }
 
     /** Loads of given power draw the same until something changes: they are summed up only then. */
-    private double addLoads(double step, boolean[] wished) {
+    private double addLoads(double step, boolean[] needed) {
         if (touched || circuit.loadVersion() != version) {
             flush();
-            gather(wished);
+            gather(needed);
             touched = false;
             version = circuit.loadVersion();
         }
@@ -173,7 +173,7 @@ final class LedgerMeter {
         return diverted;
     }
 
-    private void gather(boolean[] wished) {
+    private void gather(boolean[] needed) {
         usedWatts = 0;
         divertedWatts = 0;
         missingWatts = 0;
@@ -185,7 +185,7 @@ final class LedgerMeter {
             servedWatts[i] = 0;
             unservedWatts[i] = 0;
             if (!circuit.isServed(i)) {
-                unservedWatts[i] = wished[i] && !diversion ? load.wantedWatts() : 0;
+                unservedWatts[i] = needed[i] && !diversion ? load.wantedWatts() : 0;
                 missingWatts += unservedWatts[i];
             } else if (load.isPower()) {
                 servedWatts[i] = load.watts();

@@ -50,7 +50,7 @@ final class Run {
     private final SignalsAtWork signals;
     private final double[][] series = new double[Signal.STATE_OF_CHARGE + 1][];
     private final double[] chargeSeries = Series.zero();
-    private final boolean[] wished;
+    private final boolean[] needed;
     private double now;
     private double rulesDue = Double.NEGATIVE_INFINITY;
     private double deadUntil;
@@ -83,7 +83,7 @@ final class Run {
                     outputs[i].output().supply().map(circuit::feedNumber).orElse(0);
         }
         targets = new Targets(circuit, outputs);
-        wished = new boolean[circuit.loads.length];
+        needed = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
         wear = new WearMeter(circuit.batteries.charge());
         recoveredCharge = circuit.batteries.countedAt(RECOVERED_SHARE);
@@ -127,14 +127,14 @@ final class Run {
         double stop = nextStop();
         double wanted = stop - now;
         double length = circuit.isFloating() ? restingLength(wanted) : flowingLength(wanted);
-        double[] watts = ledger.add(now, length, wished);
+        double[] watts = ledger.add(now, length, needed);
         double celsius = circuit.thermal.celsius();
         trace.add(now, length, series, circuit.bus.order(), watts, celsius);
         if (recording.isPresent()) {
             recording.get().add(now, length, series, circuit.bus.order(), watts, celsius);
         }
         for (OutputAtWork output : outputs) {
-            output.count(length);
+            output.count(now, length);
         }
         circuit.advance(length, ledger.lostInBattery());
         wear.count(length, circuit.batteries.charge(), circuit.thermal.celsius());
@@ -249,7 +249,7 @@ final class Run {
             report(Event.Kind.LOCKOUT, output.output().id(), List.of(news.get()));
         }
         if (reason == null) {
-            refreshWishes();
+            refreshNeeds();
             return false;
         }
         if (output.beginsToChatter(now)) {
@@ -273,14 +273,14 @@ final class Run {
 
     private void connect() {
         targets.connect(outputs);
-        refreshWishes();
+        refreshNeeds();
     }
 
-    private void refreshWishes() {
-        for (int i = 0; i < wished.length; i++) {
-            boolean wish = targets.outputOfLoad[i] < 0 || outputs[targets.outputOfLoad[i]].wished();
-            if (wish != wished[i]) {
-                wished[i] = wish;
+    private void refreshNeeds() {
+        for (int i = 0; i < needed.length; i++) {
+            boolean now = targets.outputOfLoad[i] < 0 || outputs[targets.outputOfLoad[i]].needed();
+            if (now != needed[i]) {
+                needed[i] = now;
                 ledger.touch();
             }
         }

@@ -157,10 +157,10 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
             if (was != null) {
                 String name = names.get(now.output());
                 figures.add(new Figure(
-                        name + ", open though wished closed",
+                        name + ", cut while needed",
                         "h",
-                        was.withheldSeconds() / Standard.HOUR,
-                        now.withheldSeconds() / Standard.HOUR,
+                        was.cutSeconds() / Standard.HOUR,
+                        now.cutSeconds() / Standard.HOUR,
                         0.5));
                 figures.add(new Figure(name + ", switchings", "", was.switchings(), now.switchings(), 1));
             }

@@ -4,10 +4,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import sparen.program.Level;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.Wish;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
@@ -41,15 +41,15 @@ record HelpfulSetting(String says, Plan plan) {
                 }
             });
             output.automatic()
-                    .filter(rule -> starts(rule) && output.wish() == Wish.AUTOMATIC)
+                    .filter(rule -> starts(rule) && output.mode() == Mode.BY_RULE)
                     .flatMap(rule -> moved(plan, output, "automatic", rule, 1))
                     .ifPresent(found::add);
         }
         for (Output output : plan.program().outputs()) {
-            if (feeds(plan, output, false) && !feeds(plan, output, true) && output.wish() != Wish.OFF) {
+            if (feeds(plan, output, false) && !feeds(plan, output, true) && output.mode() != Mode.OFF) {
                 found.add(new HelpfulSetting(
                         output.name() + " left off",
-                        Fields.withAt(plan, "program/outputs/" + output.id(), output.withWish(Wish.OFF))));
+                        Fields.withAt(plan, "program/outputs/" + output.id(), output.withMode(Mode.OFF))));
             }
         }
         return List.copyOf(found);

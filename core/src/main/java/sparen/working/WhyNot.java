@@ -4,11 +4,11 @@ import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.program.Level;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.quantity.Bounds;
 import sparen.result.DayFigures;
 import sparen.result.OutputFigures;
@@ -44,14 +44,14 @@ public final class WhyNot {
         if (output.testForce() != TestForce.NONE) {
             return "a test force holds it";
         }
-        Optional<Rule> acting = output.wish() == Wish.AUTOMATIC ? output.automatic() : Optional.empty();
+        Optional<Rule> acting = output.mode() == Mode.BY_RULE ? output.automatic() : Optional.empty();
         List<Rule> rules =
                 Stream.concat(acting.stream(), output.protection().stream()).toList();
         if (rules.isEmpty()) {
-            return "its wish is " + (output.wish() == Wish.ON ? "on" : "off") + " and nothing guards it";
+            return "its mode is " + (output.mode() == Mode.ON ? "on" : "off") + " and nothing guards it";
         }
-        if (output.wish() == Wish.OFF) {
-            return "its wish is off";
+        if (output.mode() == Mode.OFF) {
+            return "its mode is off";
         }
         List<String> reasons = rules.stream()
                 .flatMap(rule -> rule.levels().stream())

@@ -12,10 +12,10 @@ import org.testng.annotations.Test;
 import sparen.bench.BenchScript.Turn;
 import sparen.measure.Machine;
 import sparen.program.Lockout;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
@@ -179,7 +179,7 @@ public class LiveBenchTest {
         assertEquals(trace.fromSeconds() + trace.bucketSeconds() * trace.usedWatts().length, 100, 1e-9);
     }
 
-    /** A contact that is open though wished waits for its protection; closed it waits for what would open it; forced it waits for nobody. */
+    /** A contact that is open though needed waits for its protection; closed it waits for what would open it; forced it waits for nobody. */
     @Test
     public void saysWhatHoldsAnOutput() {
         Plan plan = plan(24.0, 25.6, 2);
@@ -191,8 +191,8 @@ public class LiveBenchTest {
         BenchState state = play(forced, 30);
         assertEquals(whyNot(state), "a test force holds it");
         assertTrue(!state.outputs().get(0).closed());
-        Plan off = Fields.withAt(plan, "program/outputs/pump/wish", Wish.OFF);
-        assertEquals(whyNot(play(off, 30)), "its wish is off");
+        Plan off = Fields.withAt(plan, "program/outputs/pump/mode", Mode.OFF);
+        assertEquals(whyNot(play(off, 30)), "its mode is off");
     }
 
     private static String whyNot(BenchState state) {

@@ -11,9 +11,9 @@ import org.testng.annotations.Test;
 import sparen.bench.BenchScript.Turn;
 import sparen.program.FullSite;
 import sparen.program.Lockout;
+import sparen.program.Mode;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.Wish;
 import sparen.program.rule.ChargeInhibit;
 import sparen.program.rule.SourceTransfer;
 import sparen.quantity.InvalidQuantity;
@@ -130,7 +130,7 @@ public class SupplyBenchTest {
         }) {
             Plan plan = FullSite.output(PLAN, "radio", output -> output.withProtection(Optional.empty())
                     .withAutomatic(Optional.of((Rule) row[0]))
-                    .withWish(Wish.AUTOMATIC));
+                    .withMode(Mode.BY_RULE));
             BenchState state = play(plan, 1, battery(0, (Double) row[1], 0));
             assertTrue(radio(state).closed());
             assertEquals(radio(state).whyNot(), row[2]);

@@ -34,13 +34,13 @@ import sparen.program.ChargeProgram;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
 import sparen.program.Dismissal;
+import sparen.program.Mode;
 import sparen.program.Origin;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.TemporaryValue;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.program.rule.ClockSchedule;
 import sparen.program.rule.GeneratorStart;
 import sparen.program.rule.HardCutOff;
@@ -82,7 +82,7 @@ public class ChecksTest {
 
     private static Plan automatic(String id, Rule rule) {
         return output(
-                PLAN, id, output -> output.withAutomatic(Optional.of(rule)).withWish(Wish.AUTOMATIC));
+                PLAN, id, output -> output.withAutomatic(Optional.of(rule)).withMode(Mode.BY_RULE));
     }
 
     private static Plan charging(Plan plan, String charger, UnaryOperator<ChargeProgram> change) {
@@ -185,7 +185,7 @@ public class ChecksTest {
     private static Plan diverting(Rule rule) {
         Plan plan = load(PLAN, "kitchen", load -> load.withUse(Optional.of(Load.Use.DIVERSION)));
         return output(plan, "kitchen", output -> output.withAutomatic(Optional.of(rule))
-                .withWish(Wish.AUTOMATIC));
+                .withMode(Mode.BY_RULE));
     }
 
     /** Name of the check, a plan in which it must fire, how severe. Where a change sets off others too, they are not looked at. */
@@ -363,7 +363,7 @@ public class ChecksTest {
                                 inFrontOf("kitchen", "inverter"),
                                 new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
                         "kitchen",
-                        one -> one.withWish(Wish.OFF)),
+                        one -> one.withMode(Mode.OFF)),
                 Severity.CAUTION
             },
             {
@@ -411,7 +411,7 @@ public class ChecksTest {
             },
             {
                 "VentilationNeeded",
-                output(PLAN, "fan", one -> one.withWish(Wish.ON).withAutomatic(Optional.empty())),
+                output(PLAN, "fan", one -> one.withMode(Mode.ON).withAutomatic(Optional.empty())),
                 Severity.CAUTION
             },
             {
@@ -455,7 +455,7 @@ public class ChecksTest {
                                 new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 5), 0.8)),
                         "kitchen",
                         one -> one.withAutomatic(Optional.of(new ClockSchedule(List.of(DailySpan.daily(6, 22)))))
-                                .withWish(Wish.AUTOMATIC)),
+                                .withMode(Mode.BY_RULE)),
                 Severity.CAUTION
             },
             {
@@ -654,7 +654,7 @@ public class ChecksTest {
     @Test
     public void aRunShowsWhatThePlanDoesNot() {
         Plan bare = load(withoutProtection(), "radio", one -> one.withConsumption(new Consumption.ConstantPower(400)));
-        Plan noHelp = output(bare, "start", one -> one.withWish(Wish.OFF));
+        Plan noHelp = output(bare, "start", one -> one.withMode(Mode.OFF));
         RunResult run = run(noHelp, 12 * 86_400);
         List<String> told =
                 Checks.of(noHelp, PROFILES, run).stream().map(Finding::check).toList();

@@ -17,12 +17,12 @@ import sparen.logic.Switch;
 import sparen.logic.SwitchLogic;
 import sparen.logic.Way;
 import sparen.program.FullSite;
+import sparen.program.Mode;
 import sparen.program.NamedSignal;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
-import sparen.program.Wish;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 
@@ -52,7 +52,7 @@ public class StructuredTextTest {
                 kind.usual().apply(Surroundings.of(FullSite.PLAN).at(output())).orElseThrow();
         Plan plan = FullSite.output(FullSite.PLAN, output().id(), output -> output.withAutomatic(Optional.of(rule))
                 .withProtection(Optional.empty())
-                .withWish(Wish.AUTOMATIC));
+                .withMode(Mode.BY_RULE));
         Output programmed = plan.program().outputs().get(1);
         Surroundings around = Surroundings.of(plan).at(programmed);
         TextInterpreter text = new TextInterpreter(StructuredText.of(plan, programmed));

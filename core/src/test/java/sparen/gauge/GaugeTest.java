@@ -14,11 +14,11 @@ import sparen.gauge.Gauge.Acts;
 import sparen.gauge.Gauge.Peg;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.FullSite;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
-import sparen.program.Wish;
 import sparen.program.rule.Rules;
 import sparen.quantity.Fields;
 
@@ -121,7 +121,7 @@ public class GaugeTest {
                         .at(FullSite.LITHIUM.program().outputs().get(0)))
                 .orElseThrow();
         Plan plan = FullSite.output(FullSite.LITHIUM, "fan", output -> output.withAutomatic(Optional.of(cooling))
-                .withWish(Wish.AUTOMATIC));
+                .withMode(Mode.BY_RULE));
         Gauge gauge = Gauge.of(plan, Map.of());
         List<Peg> degrees =
                 gauge.pegs().stream().filter(one -> one.unit().equals("°C")).toList();

@@ -10,9 +10,9 @@ import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.program.Contact;
 import sparen.program.FullSite;
+import sparen.program.Mode;
 import sparen.program.Plan;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Scenario;
@@ -57,10 +57,10 @@ public class RatingAndReasonTest {
         assertTrue(why.endsWith(" V"), why);
         Plan forced = FullSite.output(FullSite.PLAN, "radio", output -> output.withTestForce(TestForce.CLOSED));
         assertEquals(WhyNot.of(forced, calm, "radio"), Optional.of("a test force holds it"));
-        Plan off = FullSite.output(FullSite.PLAN, "radio", output -> output.withWish(Wish.OFF));
-        assertEquals(WhyNot.of(off, calm, "radio"), Optional.of("its wish is off"));
+        Plan off = FullSite.output(FullSite.PLAN, "radio", output -> output.withMode(Mode.OFF));
+        assertEquals(WhyNot.of(off, calm, "radio"), Optional.of("its mode is off"));
         Plan bare = FullSite.output(FullSite.PLAN, "radio", output -> output.withProtection(Optional.empty()));
-        assertEquals(WhyNot.of(bare, calm, "radio"), Optional.of("its wish is on and nothing guards it"));
+        assertEquals(WhyNot.of(bare, calm, "radio"), Optional.of("its mode is on and nothing guards it"));
         Plan high = FullSite.protection(
                 FullSite.protection(FullSite.PLAN, "radio", "lvrVolts", 30.0), "radio", "lvdVolts", 29.9);
         assertEquals(WhyNot.of(high, run(high), "radio"), Optional.empty(), "it did move");

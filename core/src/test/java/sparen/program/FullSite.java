@@ -217,7 +217,7 @@ public final class FullSite {
                 id,
                 id,
                 List.of(loads),
-                automatic == null ? Wish.ON : Wish.AUTOMATIC,
+                automatic == null ? Mode.ON : Mode.BY_RULE,
                 Optional.ofNullable(automatic),
                 Optional.ofNullable(protection),
                 TestForce.NONE);

@@ -200,19 +200,19 @@ public class ProgramTest {
     @Test
     public void refusesWhatHangsInTheAir() {
         Output output = PLAN.program().outputs().get(0);
-        expectThrows(InvalidQuantity.class, () -> output(output, List.of("ghost"), Wish.ON, "point"));
-        expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Wish.ON, "nowhere"));
+        expectThrows(InvalidQuantity.class, () -> output(output, List.of("ghost"), Mode.ON, "point"));
+        expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Mode.ON, "nowhere"));
         InvalidQuantity refused =
-                expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Wish.AUTOMATIC, "point"));
-        assertEquals(refused.field(), "wish");
+                expectThrows(InvalidQuantity.class, () -> output(output, List.of("radio"), Mode.BY_RULE, "point"));
+        assertEquals(refused.field(), "mode");
     }
 
-    private static Plan output(Output like, List<String> loads, Wish wish, String sensePoint) {
+    private static Plan output(Output like, List<String> loads, Mode mode, String sensePoint) {
         Output output = new Output(
                 like.id(),
                 like.name(),
                 loads,
-                wish,
+                mode,
                 Optional.empty(),
                 Optional.of(new VoltageDisconnect(sensePoint, 11.5, 0, 12.5, 0)),
                 TestForce.NONE);

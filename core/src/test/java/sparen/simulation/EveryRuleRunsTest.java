@@ -12,11 +12,11 @@ import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
-import sparen.program.Wish;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 import sparen.quantity.Fields;
@@ -61,7 +61,7 @@ public class EveryRuleRunsTest {
         return Fields.withAt(
                 plan,
                 "program/outputs/" + first.id(),
-                first.withAutomatic(Optional.of(rule)).withWish(Wish.AUTOMATIC));
+                first.withAutomatic(Optional.of(rule)).withMode(Mode.BY_RULE));
     }
 
     private static RunResult run(Plan plan, double longestStep) {

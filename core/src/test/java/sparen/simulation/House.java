@@ -12,12 +12,12 @@ import java.util.function.UnaryOperator;
 import sparen.format.Profile;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.result.Event;
 import sparen.result.RunResult;
 import sparen.result.Window;
@@ -139,7 +139,7 @@ final class House {
                 id,
                 id,
                 List.of(drives),
-                automatic == null ? Wish.ON : Wish.AUTOMATIC,
+                automatic == null ? Mode.ON : Mode.BY_RULE,
                 Optional.ofNullable(automatic),
                 Optional.ofNullable(protection),
                 TestForce.NONE));

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.Random;
 import org.testng.annotations.Test;
 import sparen.result.OutputFigures;
@@ -14,7 +15,19 @@ public class LanesTest {
     private static final double END = 5000;
 
     private static OutputFigures output(boolean startsClosed, double... changes) {
-        return new OutputFigures("o", startsClosed, changes.length, 0, 0, false, changes, List.of(), startsClosed, "");
+        return new OutputFigures(
+                "o",
+                startsClosed,
+                changes.length,
+                0,
+                0,
+                0,
+                Optional.empty(),
+                false,
+                changes,
+                List.of(),
+                startsClosed,
+                "");
     }
 
     /** The state at an instant, by looking through all changes. */

@@ -12,12 +12,12 @@ import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.format.Profile;
 import sparen.program.ChargeProgram;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.program.rule.DuskToDawn;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.result.Event;
@@ -59,8 +59,8 @@ public class SiteRunTest {
                 List.of(new SensePoint("bus", "bus", SensePoint.Place.BUS, -0.02)));
     }
 
-    private static Output radio(Wish wish, TestForce force) {
-        return new Output("radio", "radio", List.of("radio"), wish, Optional.empty(), DISCONNECT, force);
+    private static Output radio(Mode mode, TestForce force) {
+        return new Output("radio", "radio", List.of("radio"), mode, Optional.empty(), DISCONNECT, force);
     }
 
     private static Plan plan(Site site, Output radio) {
@@ -68,7 +68,7 @@ public class SiteRunTest {
                 "light",
                 "light",
                 List.of("light"),
-                Wish.AUTOMATIC,
+                Mode.BY_RULE,
                 Optional.of(new DuskToDawn(-3, 60)),
                 DISCONNECT,
                 TestForce.NONE);
@@ -92,7 +92,7 @@ public class SiteRunTest {
     }
 
     private static Plan usual() {
-        return plan(site(260, 18, new Consumption.ConstantPower(16), 0.8), radio(Wish.ON, TestForce.NONE));
+        return plan(site(260, 18, new Consumption.ConstantPower(16), 0.8), radio(Mode.ON, TestForce.NONE));
     }
 
     /** Energy is conserved, whatever the site; random sites from a seed. */
@@ -104,7 +104,7 @@ public class SiteRunTest {
             Site site = site(20 + 900 * random.nextDouble(), 4 + 30 * random.nextDouble(), radio, random.nextDouble());
             DayType type = DayType.values()[i % 3];
             RunResult result =
-                    run(scenario(plan(site, radio(Wish.ON, TestForce.NONE)), "2026-09-20", type, i, FORTNIGHT));
+                    run(scenario(plan(site, radio(Mode.ON, TestForce.NONE)), "2026-09-20", type, i, FORTNIGHT));
             String which = "site " + i + ": " + result.ledger();
             assertEquals(result.ledger().closingError(), 0, 1e-6, which);
             assertTrue(result.lowestStateOfCharge().value() >= 0 && result.endStateOfCharge() <= 1, which);
@@ -146,7 +146,7 @@ public class SiteRunTest {
     /** A controller holds absorption for its time, then float; the voltage at its terminals is the setpoint. */
     @Test
     public void absorbsThenFloats() {
-        Plan plan = plan(site(900, 40, new Consumption.ConstantPower(5), 0.9), radio(Wish.ON, TestForce.NONE));
+        Plan plan = plan(site(900, 40, new Consumption.ConstantPower(5), 0.9), radio(Mode.ON, TestForce.NONE));
         RunResult result = run(scenario(plan, "2026-06-10", DayType.CLEAR, 1, 86_400));
         List<Event> stages = result.events().stream()
                 .filter(event -> event.kind() == Event.Kind.STAGE)
@@ -168,7 +168,7 @@ public class SiteRunTest {
 
     @Test
     public void clipsWhatIsAboveTheControllersCurrent() {
-        Plan plan = plan(site(600, 10, new Consumption.ConstantPower(30), 0.3), radio(Wish.ON, TestForce.NONE));
+        Plan plan = plan(site(600, 10, new Consumption.ConstantPower(30), 0.3), radio(Mode.ON, TestForce.NONE));
         Ledger ledger =
                 run(scenario(plan, "2026-06-10", DayType.CLEAR, 1, 86_400)).ledger();
         assertTrue(ledger.clippedJoules() > 0.2 * ledger.arrayJoules(), ledger.toString());
@@ -177,23 +177,23 @@ public class SiteRunTest {
     @DataProvider
     public Object[][] outputs() {
         return new Object[][] {
-            {Wish.ON, TestForce.NONE, true, true},
-            {Wish.OFF, TestForce.NONE, false, false},
-            {Wish.ON, TestForce.OPEN, false, false},
-            {Wish.OFF, TestForce.CLOSED, true, false},
+            {Mode.ON, TestForce.NONE, true, true},
+            {Mode.OFF, TestForce.NONE, false, false},
+            {Mode.ON, TestForce.OPEN, false, false},
+            {Mode.OFF, TestForce.CLOSED, true, false},
         };
     }
 
-    /** Wish, protection and test force: the contact follows wish and protection, and a force goes past both. */
+    /** Mode, protection and test force: the contact follows mode and protection, and a force goes past both. */
     @Test(dataProvider = "outputs")
-    public void contactFollowsWishAndProtection(
-            Wish wish, TestForce force, boolean closedAtFirst, boolean cutInTheEnd) {
-        Plan plan = plan(site(20, 18, new Consumption.ConstantPower(40), 0.5), radio(wish, force));
+    public void contactFollowsModeAndProtection(
+            Mode mode, TestForce force, boolean closedAtFirst, boolean cutInTheEnd) {
+        Plan plan = plan(site(20, 18, new Consumption.ConstantPower(40), 0.5), radio(mode, force));
         RunResult result = run(scenario(plan, "2026-12-01", DayType.DULL, 1, 5 * 86_400.0));
         OutputFigures radio = result.outputs().get(0);
         assertEquals(radio.startsClosed(), closedAtFirst);
         assertEquals(radio.switchings() > 0, cutInTheEnd);
-        assertEquals(result.ledger().unservedJoules().get("radio") > 0, wish == Wish.ON);
+        assertEquals(result.ledger().unservedJoules().get("radio") > 0, mode == Mode.ON);
     }
 
     /** With one steady load and no charge, a higher LVD never lowers the state of charge at the first opening. */
@@ -205,7 +205,7 @@ public class SiteRunTest {
                     "radio",
                     "radio",
                     List.of("radio"),
-                    Wish.ON,
+                    Mode.ON,
                     Optional.empty(),
                     Optional.of(new VoltageDisconnect("bus", lvd, 20, 14, 120)),
                     TestForce.NONE);
@@ -235,7 +235,7 @@ public class SiteRunTest {
                         "radio",
                         "radio",
                         List.of("radio"),
-                        Wish.ON,
+                        Mode.ON,
                         Optional.empty(),
                         Optional.of(new VoltageDisconnect("bus", 12.1, 3.5, 12.3, 60)),
                         TestForce.NONE));
@@ -251,7 +251,7 @@ public class SiteRunTest {
     /** A battery run empty loses its loads once, and feeds them again when it has recovered. */
     @Test
     public void anEmptyBatteryIsReportedAndRecovers() {
-        Plan plan = plan(site(400, 30, new Consumption.ConstantPower(60), 0.05), radio(Wish.OFF, TestForce.CLOSED));
+        Plan plan = plan(site(400, 30, new Consumption.ConstantPower(60), 0.05), radio(Mode.OFF, TestForce.CLOSED));
         RunResult result = run(scenario(plan, "2026-06-01", DayType.CLEAR, 1, 2 * 86_400.0));
         List<Event.Kind> kinds = result.events().stream().map(Event::kind).toList();
         assertTrue(kinds.contains(Event.Kind.EMPTY) && kinds.contains(Event.Kind.RECOVERED), kinds.toString());

@@ -6,12 +6,12 @@ import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Program;
 import sparen.program.Rule;
 import sparen.program.TestForce;
-import sparen.program.Wish;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.result.RunResult;
 import sparen.result.Window;
@@ -76,7 +76,7 @@ public final class Sites {
         public Circuit load(String id, Consumption consumption, Rule protection) {
             loads.add(new Load(id, id, false, consumption, Cable.measured(0)));
             outputs.add(new Output(
-                    id, id, List.of(id), Wish.ON, Optional.empty(), Optional.of(protection), TestForce.NONE));
+                    id, id, List.of(id), Mode.ON, Optional.empty(), Optional.of(protection), TestForce.NONE));
             return this;
         }
 

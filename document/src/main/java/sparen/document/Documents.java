@@ -1,5 +1,6 @@
 package sparen.document;
 
+import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
@@ -9,6 +10,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
 import sparen.examined.Cure;
+import sparen.program.Mode;
+import sparen.program.Output;
 import sparen.program.Rule;
 import sparen.program.Sentence;
 import sparen.program.rule.FreeCondition;
@@ -57,6 +60,8 @@ public final class Documents {
     /** Sets up a mapper: strict, records of the core by their own component names. */
     public static JsonMapper.Builder configure(JsonMapper.Builder builder) {
         builder.addMixIn(Cure.class, CureInWords.class);
+        builder.addMixIn(Output.class, OlderOutput.class);
+        builder.addMixIn(Mode.class, OlderMode.class);
         KINDS.forEach((type, kinds) -> {
             builder.addMixIn(type, ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
@@ -176,6 +181,18 @@ public final class Documents {
     /** Of a cure its words are told; the change is made here. */
     @JsonIgnoreProperties("change")
     public interface CureInWords {}
+
+    /** An output whose mode was once called a wish. */
+    interface OlderOutput {
+        @JsonAlias("wish")
+        Mode mode();
+    }
+
+    /** A mode by rule was once called automatic. */
+    enum OlderMode {
+        @JsonAlias("AUTOMATIC")
+        BY_RULE
+    }
 
     /** How kinds are told apart. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -63,6 +63,15 @@ public class DocumentsTest {
     }
 
     @Test
+    public void readsTheWordsOfBefore() throws Exception {
+        String now = Files.readString(Path.of("../demo/kvarno.json"));
+        String before = now.replace("\"mode\": \"BY_RULE\"", "\"wish\": \"AUTOMATIC\"")
+                .replace("\"mode\": \"ON\"", "\"wish\": \"ON\"");
+        assertTrue(before.contains("AUTOMATIC") && !before.contains("\"mode\": \"ON\""), before);
+        assertEquals(Documents.read(before), Documents.read(now));
+    }
+
+    @Test
     public void whatIsWrittenReadsBackEqual() throws Exception {
         for (String name : DEMOS) {
             PlanDocument document = Documents.read(Files.readString(Path.of("../demo/" + name + ".json")));

@@ -107,7 +107,7 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.locator("[data-finding=DisconnectBelowBattery]"))
                 .containsText("battery's lowest voltage 10.9 V");
         assertThat(page.locator("[data-finding=TestForceLeft]")).containsText("caution");
-        assertThat(page.getByText("Forced closed past wish and protection")).isVisible();
+        assertThat(page.getByText("Forced closed past mode and protection")).isVisible();
         assertAccessible(page);
         page.keyboard().press("Control+z");
         assertThat(page.locator("[data-finding]")).hasCount(0);

@@ -195,7 +195,7 @@ public class PlanJourneyTest extends BrowserTest {
         page.getByText("Keep it cool and clear of gas").click();
         page.getByRole(AriaRole.LISTITEM)
                 .filter(new Locator.FilterOptions().setHasText("Ventilation by gassing voltage"))
-                .getByText("As its wish")
+                .getByText("As its rule")
                 .click();
         assertThat(chip(page, "Vent fan output", "after-run")).hasText("15 min");
         chip(page, "Vent fan output", "after-run").press("ArrowUp");
@@ -209,7 +209,7 @@ public class PlanJourneyTest extends BrowserTest {
         Locator force = page.getByLabel("Test force of Transmitter load disconnect");
         force.selectOption("CLOSED");
         Locator card = output(page, "Transmitter load disconnect");
-        assertThat(card).containsText("Forced closed past wish and protection until withdrawn");
+        assertThat(card).containsText("Forced closed past mode and protection until withdrawn");
         assertThat(card.locator("[data-finding=TestForceLeft]")).containsText("danger");
         force.selectOption("NONE");
         assertThat(card.locator("[data-finding]")).hasCount(0);

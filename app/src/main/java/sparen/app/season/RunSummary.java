@@ -10,10 +10,10 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.document.LedgerInWattHours;
 import sparen.program.Level;
+import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.Wish;
 import sparen.result.BatteryFigures;
 import sparen.result.DayFigures;
 import sparen.result.GeneratorFigures;
@@ -23,6 +23,7 @@ import sparen.result.RunResult;
 import sparen.simulation.Scenario;
 import sparen.study.Fortnight;
 import sparen.working.FloorFromHistory;
+import sparen.working.Verdict;
 import sparen.working.WhyNot;
 import sparen.working.Working;
 
@@ -31,6 +32,7 @@ import sparen.working.Working;
  *
  * @param events how many there are
  * @param eventsLeftOut how many more there were than a run keeps
+ * @param verdict what it shows in a few sentences
  * @param outputs without the instants of their changes
  * @param worst fortnight; absent for a shorter run
  * @param findings of the plan and of the run
@@ -45,6 +47,7 @@ record RunSummary(
         int events,
         int eventsLeftOut,
         LedgerInWattHours ledger,
+        List<Verdict.Statement> verdict,
         List<OutputFigures> outputs,
         List<LoadFigures> loads,
         BatteryFigures battery,
@@ -78,6 +81,7 @@ record RunSummary(
                 result.events().size(),
                 result.eventsLeftOut(),
                 LedgerInWattHours.of(result.ledger()),
+                Verdict.of(plan, result),
                 result.outputs().stream()
                         .map(output -> output.withChangeSeconds(new double[0]))
                         .toList(),
@@ -106,8 +110,8 @@ record RunSummary(
 
     private static Stream<OutputLevel> levels(Output output) {
         Stream<Rule> acting = Stream.concat(
-                output.wish() == Wish.AUTOMATIC ? output.automatic().stream() : Stream.empty(),
-                output.wish() == Wish.OFF ? Stream.empty() : output.protection().stream());
+                output.mode() == Mode.BY_RULE ? output.automatic().stream() : Stream.empty(),
+                output.mode() == Mode.OFF ? Stream.empty() : output.protection().stream());
         return acting.flatMap(rule -> rule.levels().stream())
                 .filter(level -> level.value() > 0)
                 .map(level -> outputLevel(output, level));
