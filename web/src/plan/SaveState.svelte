@@ -38,10 +38,11 @@
 
 <svelte:window onkeydown={keys} onbeforeunload={leaving} />
 
-<div class="ml-auto flex flex-wrap items-center gap-2">
-  <p class="mr-2 text-sm" role="status">
+<div class="ml-auto flex flex-wrap items-center gap-2 max-md:gap-1">
+  <p class="text-sm md:mr-2" role="status">
     {#if editor.revision}
-      revision <span class="number">{editor.revision.number}</span>{#if session.mayChange}:
+      <span class="max-md:sr-only">revision </span><span class="number">{editor.revision.number}</span
+      >{#if session.mayChange}:
         {#if editor.saving === 'saving'}saving
         {:else if editor.dirty}<span class="font-bold">unsaved changes</span
           >{#if editor.keeping === 'failed'},
@@ -52,8 +53,17 @@
     {/if}
   </p>
   {#if session.mayChange}
-    <Action disabled={!editor.canUndo} onclick={() => editor.undo()} title={editor.lastStep}>Undo</Action>
-    <Action disabled={!editor.canRedo} onclick={() => editor.redo()}>Redo</Action>
+    <Action
+      disabled={!editor.canUndo}
+      class={editor.canUndo ? '' : 'max-md:hidden'}
+      onclick={() => editor.undo()}
+      title={editor.lastStep}>Undo</Action
+    >
+    <Action
+      disabled={!editor.canRedo}
+      class={editor.canRedo ? '' : 'max-md:hidden'}
+      onclick={() => editor.redo()}>Redo</Action
+    >
     {#if editor.refused.length > 0}
       <button class="min-h-11 font-bold text-danger underline" onclick={toRefusals}
         >{editor.refused.length === 1 ? '1 field stops' : `${editor.refused.length} fields stop`} saving</button
@@ -61,6 +71,7 @@
     {/if}
     <Action
       main
+      class={editor.dirty ? '' : 'max-md:hidden'}
       disabled={!editor.dirty || editor.saving === 'saving' || editor.refused.length > 0}
       onclick={() => editor.save()}>Save revision</Action
     >

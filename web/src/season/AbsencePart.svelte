@@ -4,6 +4,7 @@
   import type { Plan } from '../lib/api/api';
   import { energy } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
+  import DateField from '../lib/shell/DateField.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { session } from '../lib/shell/session.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
@@ -62,9 +63,7 @@
 </script>
 
 <form class="flex flex-wrap items-end gap-3 px-4 pt-4 text-sm md:px-6" onsubmit={ask}>
-  <label class="flex flex-col"
-    >from<input class="{FIELD} number" type="date" bind:value={asked.from} required /></label
-  >
+  <DateField label="from" required value={asked.from} change={(day) => (asked.from = day)} />
   <label class="flex flex-col"
     >with, % of charge<input
       class="{FIELD} number w-28"
@@ -75,9 +74,7 @@
       bind:value={asked.startPercent}
     /></label
   >
-  <label class="flex flex-col"
-    >until I am back on<input class="{FIELD} number" type="date" bind:value={back} required /></label
-  >
+  <DateField label="until I am back on" required value={back} change={(day) => (back = day)} />
   <label class="flex flex-col"
     >weathers<input
       class="{FIELD} number w-24"

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { WeatherFileAbout } from '../lib/api/api';
+  import DateField from '../lib/shell/DateField.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { WEATHERS, type Conditions } from './conditions.svelte';
 
@@ -31,14 +32,6 @@
   );
   const onlyDays = $derived(WEATHERS.some(([kind]) => kind === asked.weather && kind !== 'PLACE'));
 
-  function day(event: Event & { currentTarget: HTMLInputElement }) {
-    // An emptied date field keeps the last good date; the field shows it again on leaving.
-    if (event.currentTarget.validity.valid && event.currentTarget.value)
-      asked.from = event.currentTarget.value;
-    else event.currentTarget.value = asked.from;
-    moved();
-  }
-
   function bounded(input: HTMLInputElement, before: number): number {
     const typed = input.valueAsNumber;
     const kept = Number.isFinite(typed)
@@ -51,17 +44,15 @@
 
 <div class="no-print flex flex-wrap items-end gap-3 text-sm" role="group" aria-label="Days and weather">
   {#if !weatherOnly}
-    <label class="flex flex-col">
-      from
-      <input
-        class="{FIELD} number"
-        type="date"
-        min="2000-01-01"
-        max="2099-12-31"
-        value={asked.from}
-        onchange={day}
-      />
-    </label>
+    <DateField
+      label="from"
+      required
+      value={asked.from}
+      change={(day) => {
+        asked.from = day;
+        moved();
+      }}
+    />
     <label class="flex flex-col">
       days
       <select
@@ -91,7 +82,7 @@
     </select>
   </label>
   <label class="flex flex-col">
-    seed
+    weather no.
     <input
       class="{FIELD} number w-20"
       type="number"

@@ -6,26 +6,38 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { fixed, moment } from '../lib/sentence/quantity';
+  import { fixed, minute, moment } from '../lib/sentence/quantity';
   import { happened, isGrave } from '../lib/tape/events';
   import Chain from './Chain.svelte';
+  import { folded } from './folded';
   import type { SeasonRun } from './run.svelte';
 
-  /** What happened in a run, page by page; each opens to how it came about. */
+  /** What happened in the span that is shown, what repeats folded; each opens to how it came about. */
   let { season, plan }: { season: SeasonRun; plan: Plan } = $props();
 
-  const PAGE = 100;
+  const PAGE = 500;
   let events = $state.raw<NumberedEvent[]>([]);
   let total = $state<number>();
   let subject = $state('');
   let problem = $state<Problem>();
+  let unfolded = $state<string>();
+  let span = $state.raw(untrack(() => season.spans.chosen));
   const id = $derived(season.done?.work.id);
   const zone = $derived(plan.site.location.timeZone);
   const start = $derived(Date.parse(season.done?.run?.start ?? ''));
   const names = $derived(partNames(plan));
+  /** Who asks for one part's events wants to see each. */
+  const folds = $derived(
+    subject ? events.map((one) => ({ key: String(one.index), events: [one] })) : folded(events),
+  );
 
+  // Looking into an event brings the tape close to it; the list stays that of the span it was found in.
   $effect(() => {
-    void [id, subject];
+    const chosen = season.spans.chosen;
+    if (untrack(() => season.picked) === undefined) span = chosen;
+  });
+  $effect(() => {
+    void [id, subject, span];
     untrack(() => void load(true));
   });
 
@@ -38,7 +50,7 @@
       api.GET('/api/season/{siteId}/runs/{id}/events', {
         params: {
           path: { siteId: season.site, id },
-          query: { subject, skip: anew ? 0 : events.length, most: PAGE },
+          query: { subject, ...span, skip: anew ? 0 : events.length, most: PAGE },
         },
       }),
     );
@@ -56,45 +68,79 @@
     }
     void season.pick(mark.index, mark.event.seconds);
   }
+
+  const says = ({ event }: NumberedEvent) => `${names[event.subject] ?? 'Bus'} ${happened(event.kind)}`;
+  const at = (mark: NumberedEvent | undefined) => minute(start + (mark?.event.seconds ?? 0) * 1000, zone);
 </script>
 
-<section aria-labelledby="events">
+{#snippet single(mark: NumberedEvent)}
+  {@const event = mark.event}
+  <button
+    class="block w-full px-1 py-2 text-left hover:bg-raised"
+    aria-expanded={season.picked === mark.index}
+    onclick={() => look(mark)}
+  >
+    <span class="number block text-sm text-soft">{moment(start + event.seconds * 1000, zone)}</span>
+    <span class={isGrave(event.kind) ? 'font-bold text-danger' : 'font-bold'}>{says(mark)}</span>
+    <span class="block text-sm text-soft">
+      {event.reason}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true state of
+      charge
+      <span class="number">{fixed(event.stateOfCharge * 100, 1)} %</span>
+    </span>
+  </button>
+  {#if season.picked === mark.index && season.chain}
+    <Chain chain={season.chain} {names} {zone} {start} comes />
+  {/if}
+{/snippet}
+
+<section aria-labelledby="events" class="flex grow flex-col">
   <div class="flex flex-wrap items-center gap-x-4">
-    <h2 id="events" class="grow">What happened, and why</h2>
-    <select class={FIELD} aria-label="Events of" bind:value={subject}>
+    <h2 id="events" class="grow">Events</h2>
+    <select class="{FIELD} max-w-44" aria-label="Events of" bind:value={subject}>
       <option value="">of everything</option>
       {#each Object.entries(names) as [part, name] (part)}<option value={part}>of {name}</option>{/each}
     </select>
   </div>
   {#if problem}<Trouble {problem} retry={() => load(true)} />{/if}
   {#if total === 0}
-    <p class="mt-2 text-soft">Nothing happened {subject ? `to ${names[subject]}` : ''} in this run.</p>
+    <p class="mt-2 text-soft">
+      Nothing happened {subject ? `to ${names[subject]}` : ''} in {span ? 'what is shown' : 'this run'}.
+    </p>
   {:else if total === undefined}
-    <p class="mt-2 text-soft" role="status">Reading the events</p>
+    {#if !problem}<p class="mt-2 text-soft" role="status">Reading the events</p>{/if}
   {:else}
-    <ol class="mt-2 max-h-[34rem] overflow-y-auto border-y border-rule">
-      {#each events as mark (mark.index)}
-        {@const event = mark.event}
+    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+    <ol
+      class="mt-2 max-h-[34rem] grow overflow-y-auto border-t border-rule xl:max-h-none xl:basis-0"
+      tabindex="0"
+      aria-label="Events, oldest first"
+    >
+      {#each folds as fold (fold.key)}
         <li class="border-b border-rule last:border-0">
-          <button
-            class="grid w-full grid-cols-1 gap-x-4 px-1 py-2 text-left hover:bg-raised sm:grid-cols-[11.5rem_1fr]"
-            aria-expanded={season.picked === mark.index}
-            onclick={() => look(mark)}
-          >
-            <span class="number text-sm">{moment(start + event.seconds * 1000, zone)}</span>
-            <span>
-              <span class={isGrave(event.kind) ? 'font-bold text-danger' : 'font-bold'}
-                >{names[event.subject] ?? 'Bus'} {happened(event.kind)}</span
+          {#if fold.events.length > 1}
+            {@const open = unfolded === fold.key}
+            <button
+              class="block w-full px-1 py-2 text-left hover:bg-raised"
+              aria-expanded={open}
+              onclick={() => (unfolded = open ? undefined : fold.key)}
+            >
+              <span class="number block text-sm text-soft"
+                >{at(fold.events[0])} to {at(fold.events.at(-1))}</span
               >
-              <span class="block text-sm text-soft">
-                {event.reason}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true
-                state of charge
-                <span class="number">{fixed(event.stateOfCharge * 100, 1)} %</span>
-              </span>
-            </span>
-          </button>
-          {#if season.picked === mark.index && season.chain}
-            <Chain chain={season.chain} {names} {zone} {start} comes />
+              <span class="number">{fold.events.length} ×</span>
+              <span
+                class={fold.events[0] && isGrave(fold.events[0].event.kind)
+                  ? 'font-bold text-danger'
+                  : 'font-bold'}>{fold.events[0] && says(fold.events[0])}</span
+              >
+            </button>
+            {#if open}
+              <ol class="ml-3 border-l-2 border-rule pl-2">
+                {#each fold.events as mark (mark.index)}<li>{@render single(mark)}</li>{/each}
+              </ol>
+            {/if}
+          {:else if fold.events[0]}
+            {@render single(fold.events[0])}
           {/if}
         </li>
       {/each}

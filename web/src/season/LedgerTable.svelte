@@ -1,13 +1,11 @@
 <script lang="ts">
   import type { Plan, RunSummary } from '../lib/api/api';
-  import { duration, energy, fixed, moment } from '../lib/sentence/quantity';
+  import { energy, fixed } from '../lib/sentence/quantity';
   import FlowPicture from './FlowPicture.svelte';
 
   let { run: answer, plan }: { run: RunSummary; plan: Plan } = $props();
 
   const ledger = $derived(answer.ledger);
-  const zone = $derived(plan.site.location.timeZone);
-  const start = $derived(Date.parse(answer.start));
   const fell = $derived(Math.max(0, -ledger.storedIncrease));
   const grew = $derived(Math.max(0, ledger.storedIncrease));
   const loss = $derived(
@@ -17,7 +15,6 @@
     ledger.array + ledger.acArray + ledger.source + ledger.generator + ledger.imported + fell,
   );
   const name = (id: string) => plan.site.loads.find((load) => load.id === id)?.name ?? id;
-  const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
 </script>
 
 {#snippet row(label: string, wattHours: number, strong = false, share = true)}
@@ -30,7 +27,7 @@
   </tr>
 {/snippet}
 
-<section aria-labelledby="ledger" class="max-xl:mt-8">
+<section aria-labelledby="ledger">
   <h2 id="ledger">Where the energy went</h2>
   <FlowPicture {ledger} />
   <table class="mt-2 w-full">
@@ -60,55 +57,9 @@
       {/each}
     </tbody>
   </table>
-  <p class="mt-1 text-sm text-soft">
-    The ledger closes to <span class="number">{Math.abs(ledger.closingError).toExponential(0)}</span> of what went
-    through.
-  </p>
-  <h2 class="mt-6">Figures</h2>
-  <dl class="mt-1">
-    <div class="flex justify-between gap-4 border-b border-rule py-1">
-      <dt>lowest state of charge</dt>
-      <dd class="text-right">
-        <span class="number">{fixed(answer.lowestStateOfCharge.value * 100, 1)} %</span>
-        <span class="block text-sm text-soft"
-          >{moment(start + answer.lowestStateOfCharge.seconds * 1000, zone)}</span
-        >
-      </dd>
-    </div>
-    <div class="flex justify-between gap-4 border-b border-rule py-1">
-      <dt>lowest battery voltage</dt>
-      <dd class="text-right">
-        <span class="number">{fixed(answer.lowestBatteryVolts.value, 2)} V</span>
-        <span class="block text-sm text-soft"
-          >{moment(start + answer.lowestBatteryVolts.seconds * 1000, zone)}</span
-        >
-      </dd>
-    </div>
-    {#each answer.generators as generator (generator.generator)}
-      <div class="flex justify-between gap-4 border-b border-rule py-1">
-        <dt>{sourceName(generator.generator)}: running, starts, fuel</dt>
-        <dd class="number shrink-0 text-right">
-          {duration(Math.round(generator.runSeconds / 60) * 60)}, {generator.starts}, {fixed(
-            generator.litres,
-            1,
-          )} l
-        </dd>
-      </div>
-    {/each}
-    {#if ledger.cost !== 0}
-      <div class="flex justify-between gap-4 border-b border-rule py-1">
-        <dt>paid for import, less got for export</dt>
-        <dd class="number shrink-0 text-right">{fixed(ledger.cost, 2)}</dd>
-      </div>
-    {/if}
-    <div class="flex justify-between gap-4 border-b border-rule py-1">
-      <dt>battery: full cycles of wear, lowest and highest temperature</dt>
-      <dd class="number shrink-0 text-right">
-        {fixed(answer.battery.equivalentFullCycles, 1)}, {fixed(answer.battery.lowestCelsius, 0)} to {fixed(
-          answer.battery.highestCelsius,
-          0,
-        )} °C
-      </dd>
-    </div>
-  </dl>
+  {#if Math.abs(ledger.closingError) > 1e-6}
+    <p class="mt-1 text-danger">
+      Came and went differ; do not trust this run, and tell who maintains Sparen.
+    </p>
+  {/if}
 </section>

@@ -1,9 +1,10 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
   import type { NumberedEvent, Plan } from '../lib/api/api';
-  import { moment } from '../lib/sentence/quantity';
+  import { minute } from '../lib/sentence/quantity';
   import Lanes from '../lib/tape/Lanes.svelte';
   import Marks from '../lib/tape/Marks.svelte';
+  import { bucketAt } from '../lib/tape/readout';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { Line } from '../lib/tape/tape';
@@ -26,8 +27,10 @@
     second?: RunWindow;
     picked?: number | undefined;
     pick?: SeasonRun['pick'];
+    /** What else can be chosen beside the zoom. */
+    beside?: Snippet;
   }
-  let { id, run, plan, spans, looked, lines, second, picked, pick }: Props = $props();
+  let { id, run, plan, spans, looked, lines, second, picked, pick, beside }: Props = $props();
 
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
@@ -52,13 +55,14 @@
 </script>
 
 <section id="tape" class="px-2 md:px-4" aria-label="Tape" bind:clientWidth={width}>
-  <div class="px-2">
-    <ZoomBar {spans} hovered={hovered === undefined ? undefined : moment(start + hovered * 1000, zone)} />
+  <div class="flex flex-wrap items-center gap-2 px-2">
+    {@render beside?.()}
+    <ZoomBar {spans} hovered={hovered === undefined ? undefined : minute(start + hovered * 1000, zone)} />
   </div>
   {#if looked.problem}<Trouble problem={looked.problem} />{/if}
   {#if view}
     {@const from = view.trace.fromSeconds}
-    {@const to = from + view.trace.bucketSeconds * view.trace.usedWatts.length}
+    {@const to = Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000}
     <TapeGroup {spans} took={looked.took} run={looked.of} {from} {to}>
       {#await tape then { default: Tape }}
         <Tape
@@ -67,6 +71,7 @@
           {lines}
           {zone}
           choose={(a, z) => spans.show({ from: a, to: z })}
+          {hovered}
           hover={(seconds) => (hovered = seconds)}
         />
       {/await}
@@ -86,6 +91,7 @@
         lanes={view.lanes}
         second={second?.view?.lanes}
         {names}
+        at={hovered === undefined ? undefined : bucketAt(view.trace, hovered)}
         signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}
       />
     </TapeGroup>

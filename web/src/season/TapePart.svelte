@@ -4,28 +4,28 @@
   import type { Plan, WeatherFileAbout } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { partName, partNames } from '../lib/shell/parts';
-  import FindingLine from '../plan/FindingLine.svelte';
+  import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
-  import Worked from '../plan/Worked.svelte';
-  import Calendar from './Calendar.svelte';
   import Chain from './Chain.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
+  import ConditionsLine from './ConditionsLine.svelte';
   import EventList from './EventList.svelte';
   import Exports from './Exports.svelte';
-  import LedgerTable from './LedgerTable.svelte';
   import { ALL, linesOf } from './lines';
   import Months from './Months.svelte';
   import Otherwise from './Otherwise.svelte';
   import RunTape from './RunTape.svelte';
   import type { SeasonRun } from './run.svelte';
-  import Service from './Service.svelte';
+  import RunParts from './RunParts.svelte';
+  import Verdict from './Verdict.svelte';
   import WeatherFiles from './WeatherFiles.svelte';
   import WorkBar from './WorkBar.svelte';
 
   let { editor, plan, season }: { editor: PlanEditor; plan: Plan; season: SeasonRun } = $props();
 
   const WAIT = 250;
+  /** So much of the tape is shown around an instant of the verdict (s). */
+  const AROUND = 6 * 3600;
   const asked = $derived(season.asked);
   const done = $derived(season.done);
   const run = $derived(done?.run);
@@ -38,6 +38,8 @@
   const of = $derived(chosen ?? withLevels[0]?.id);
   const lines = $derived(linesOf(run?.levels ?? [], names, of));
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
+  const zone = $derived(plan.site.location.timeZone);
+  const aroundOf = (seconds: number) => ({ from: seconds - AROUND, to: seconds + AROUND });
   let ready = $state(false);
 
   onMount(async () => {
@@ -58,108 +60,87 @@
   });
 </script>
 
-<div class="flex flex-wrap items-end gap-x-4 gap-y-2 px-4 pt-3 md:px-6">
-  <ConditionsForm {asked} {files} moved={() => season.spans.show(undefined)} />
-  {#if withLevels.length > 0}
-    <label class="no-print flex flex-col text-sm">
-      thresholds of
-      <select class={FIELD} value={of} onchange={(event) => (chosen = event.currentTarget.value)}>
-        {#each withLevels as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-        <option value={ALL}>all outputs</option>
-      </select>
-    </label>
-  {/if}
-</div>
-<div class="relative">
-  <details class="no-print px-4 md:px-6">
-    <summary class="opens flex min-h-11 cursor-pointer items-center text-sm"
-      >Other weather, an aged battery, more load{asked.differs || asked.climate ? ' (changed)' : ''}</summary
-    >
-    <div class="grid gap-4 pb-3">
-      <Otherwise {asked} />
-      {#if asked.weather === 'PLACE'}
-        <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
-      {/if}
-      <WeatherFiles
-        site={season.site}
-        zone={plan.site.location.timeZone}
-        taken={(file) => {
-          files = [file, ...files.filter((one) => one.id !== file.id)];
-          asked.weather = file.id;
-        }}
-      />
-    </div>
-  </details>
-  <div class="px-4 md:pointer-events-none md:absolute md:top-0 md:right-4 md:w-1/2">
+<div class="flex flex-wrap items-start gap-x-6 px-4 pt-2 md:px-6">
+  <ConditionsLine {asked} {files}>
+    <ConditionsForm {asked} {files} moved={() => season.spans.show(undefined)} />
+    <Otherwise {asked} />
+    {#if asked.weather === 'PLACE'}
+      <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
+    {/if}
+    <WeatherFiles
+      site={season.site}
+      zone={plan.site.location.timeZone}
+      taken={(file) => {
+        files = [file, ...files.filter((one) => one.id !== file.id)];
+        asked.weather = file.id;
+      }}
+    />
+  </ConditionsLine>
+  <div class="w-full md:w-96">
     <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
   </div>
 </div>
 {#if done && run}
-  <RunTape
-    id={done.work.id}
-    {run}
-    {plan}
-    spans={season.spans}
-    looked={season.looked}
-    {lines}
-    picked={season.picked}
-    pick={season.pick.bind(season)}
-  />
-  {#if season.picked !== undefined && season.chain}
-    <section class="px-4 md:px-6" aria-labelledby="picked">
-      <div class="flex items-center gap-4">
-        <h2 id="picked">How it came about</h2>
-        <Action onclick={() => (season.picked = undefined)}>Close</Action>
-      </div>
-      <Chain
-        chain={season.chain}
-        names={partNames(plan)}
-        zone={plan.site.location.timeZone}
-        start={Date.parse(run.start)}
-      />
-    </section>
-  {/if}
-  <Exports {season} {plan} {lines} />
-{:else if !season.work.problem && season.work.now?.work.state !== 'CANCELLED'}
-  <div class="h-[560px] p-6 text-soft" role="status">Running the season</div>
-{/if}
-{#if days.length > 13}
-  <div class="px-4 py-4 md:px-6">
-    <Calendar
-      {days}
-      choose={(day) => {
-        // A day that the clocks change on has 23 or 25 hours.
-        const days = run?.days ?? [];
-        season.spans.show({
-          from: days[day]?.startSeconds ?? 0,
-          to: days[day + 1]?.startSeconds ?? run?.durationSeconds ?? 0,
-        });
-        document.getElementById('tape')?.scrollIntoView({ block: 'start' });
-      }}
-    />
-  </div>
-{/if}
-{#if run}
-  <div
-    class="grid grid-cols-1 gap-x-8 border-t border-rule px-4 py-5 md:px-6 xl:grid-cols-[minmax(0,1.4fr)_minmax(22rem,1fr)]"
-  >
-    {#if run.findings.length > 0}
-      <section class="mb-6 xl:col-span-2" aria-labelledby="shown">
-        <h2 id="shown">What the run shows</h2>
-        {#each run.findings as finding, i (i)}
-          <FindingLine {finding} at={partName(plan, finding.at)} />
-        {/each}
-      </section>
-    {/if}
-    {#if run.floor}
-      <section class="mb-6 xl:col-span-2" aria-label="Worked out from the run">
-        <Worked {editor} workings={[run.floor]} readonly />
-      </section>
-    {/if}
-    <div>
-      <EventList {season} {plan} />
-      <div class="mt-6"><Service {run} {plan} /></div>
+  <Verdict {run} {zone} show={(seconds) => season.spans.show(aroundOf(seconds))} />
+  <div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_22rem]">
+    <div class="min-w-0">
+      <RunTape
+        id={done.work.id}
+        {run}
+        {plan}
+        spans={season.spans}
+        looked={season.looked}
+        {lines}
+        picked={season.picked}
+        pick={season.pick.bind(season)}
+      >
+        {#snippet beside()}
+          {#if withLevels.length > 0}
+            <select
+              class="{FIELD} no-print order-1 max-w-64"
+              aria-label="thresholds of"
+              title="thresholds drawn on the tape"
+              value={of}
+              onchange={(event) => (chosen = event.currentTarget.value)}
+            >
+              {#each withLevels as one (one.id)}<option value={one.id}>levels of {one.name}</option>{/each}
+              <option value={ALL}>levels of all outputs</option>
+            </select>
+          {/if}
+        {/snippet}
+      </RunTape>
+      {#if season.picked !== undefined && season.chain}
+        <section class="px-4 md:px-6" aria-labelledby="picked">
+          <div class="flex items-center gap-4">
+            <h2 id="picked">How it came about</h2>
+            <Action onclick={() => (season.picked = undefined)}>Close</Action>
+          </div>
+          <Chain chain={season.chain} names={partNames(plan)} {zone} start={Date.parse(run.start)} />
+        </section>
+      {/if}
+      <Exports {season} {plan} {lines} />
     </div>
-    <LedgerTable {run} {plan} />
+    <div class="flex flex-col border-rule px-4 pb-4 xl:border-l">
+      <EventList {season} {plan} />
+    </div>
   </div>
+{:else if !season.work.problem && season.work.now?.work.state !== 'CANCELLED'}
+  <div class="h-[720px] p-6 text-soft" role="status">Running the season</div>
+{/if}
+{#if run || days.length > 0}
+  <RunParts
+    {editor}
+    {plan}
+    {run}
+    {days}
+    choose={(day) => {
+      // A day that the clocks change on has 23 or 25 hours.
+      const days = run?.days ?? [];
+      season.spans.show({
+        from: days[day]?.startSeconds ?? 0,
+        to: days[day + 1]?.startSeconds ?? run?.durationSeconds ?? 0,
+      });
+      document.getElementById('tape')?.scrollIntoView({ block: 'start' });
+    }}
+  />
 {/if}

@@ -1,10 +1,12 @@
 <script lang="ts">
   import { untrack } from 'svelte';
-  import { moment } from '../lib/sentence/quantity';
+  import { minute } from '../lib/sentence/quantity';
   import Lanes from '../lib/tape/Lanes.svelte';
+  import { bucketAt } from '../lib/tape/readout';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
+  import ConditionsLine from './ConditionsLine.svelte';
   import { linesOf } from './lines';
   import Simulated from './Simulated.svelte';
   import type { Season } from './season.svelte';
@@ -40,12 +42,14 @@
 </script>
 
 <section id="tape" class="px-2 pt-3 md:px-4" aria-label="Tape" bind:clientWidth={width}>
-  <div class="flex flex-wrap items-end gap-x-6 gap-y-2 px-2">
-    <ConditionsForm asked={season.asked} mostDays={30} compact moved={() => season.spans.show(undefined)} />
+  <div class="px-2">
+    <ConditionsLine asked={season.asked}>
+      <ConditionsForm asked={season.asked} mostDays={30} moved={() => season.spans.show(undefined)} />
+    </ConditionsLine>
     <ZoomBar
       spans={season.spans}
       hovered={answer && hovered !== undefined
-        ? moment(Date.parse(answer.run.start) + hovered * 1000, zone)
+        ? minute(Date.parse(answer.run.start) + hovered * 1000, zone)
         : undefined}
     />
   </div>
@@ -62,6 +66,7 @@
           {zone}
           compact
           choose={(from, to) => season.spans.show({ from, to })}
+          {hovered}
           hover={(seconds) => (hovered = seconds)}
         />
       {/await}
@@ -69,6 +74,7 @@
         outputs={answer.run.outputs}
         lanes={answer.view.lanes}
         {names}
+        at={hovered === undefined ? undefined : bucketAt(answer.view.trace, hovered)}
         signalling={(plan?.program.outputs ?? [])
           .filter((one) => one.loads.length === 0)
           .map((one) => one.id)}

@@ -1,11 +1,12 @@
+import { dayWritten } from '../lib/sentence/days';
 import type { Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
 
 /** Kinds of weather that can be chosen; a file's id stands for itself. */
 export const WEATHERS = [
+  ['PLACE', 'the place’s climate'],
   ['CLEAR', 'clear days'],
   ['MIXED', 'mixed days'],
   ['DULL', 'dull days'],
-  ['PLACE', 'seeded, by the place’s months'],
 ] as const;
 
 /** When a run begins, how long it is, in what weather, and under what other than the site tells. */
@@ -13,10 +14,10 @@ export class Conditions {
   from = $state('2026-10-05');
   days = $state(14);
   /** One of {@link WEATHERS} or the id of a weather file. */
-  weather = $state('DULL');
+  weather = $state('PLACE');
   seed = $state(1);
   meanCelsius = $state(5);
-  /** The place's months where they are told; otherwise its latitude suggests them. */
+  /** The place's months where they are set; otherwise its latitude suggests them. */
   climate = $state.raw<Climate>();
   /** Capacity left of what the site tells (%). */
   capacityPercent = $state(100);
@@ -43,6 +44,31 @@ export class Conditions {
       this.loadPercent !== 100 ||
       this.startPercent !== undefined
     );
+  }
+
+  /** In one line, as it would be said. */
+  says(files: { id: string; name: string }[] = []): string {
+    const days =
+      this.days >= 1000
+        ? `${Math.round(this.days / 365)} years`
+        : `${this.days} ${this.days === 1 ? 'day' : 'days'}`;
+    const file = files.find((one) => one.id === this.weather);
+    const weather = WEATHERS.find(([kind]) => kind === this.weather)?.[1] ?? `file ${file?.name ?? ''}`;
+    const mean = ['CLEAR', 'MIXED', 'DULL'].includes(this.weather) ? ` at ${this.meanCelsius} °C` : '';
+    const others = [
+      ...(this.weather === 'PLACE' && this.climate ? ['months as set here'] : []),
+      ...(this.capacityPercent === 100 ? [] : [`${this.capacityPercent} % of the capacity`]),
+      ...(this.resistance === 1 ? [] : [`${this.resistance} × the resistance`]),
+      ...(this.loadPercent === 100 ? [] : [`${this.loadPercent} % of the consumption`]),
+      ...(this.startPercent === undefined ? [] : [`begun at ${this.startPercent} % charge`]),
+    ];
+    const rest = this.differs ? others : [...others, 'battery as it is'];
+    return [
+      `${days} from ${dayWritten(this.from)}`,
+      `${weather}${mean}`,
+      `weather no. ${this.seed}`,
+      ...rest,
+    ].join(', ');
   }
 
   /** All that a run of a plan is made from. */

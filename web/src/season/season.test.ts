@@ -1,8 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { DaySummary, LedgerInWattHours, Plan, WorkView } from '../lib/api/api';
+import type { DaySummary, LedgerInWattHours, NumberedEvent, Plan, WorkView } from '../lib/api/api';
 import { calendar } from './calendar';
 import { Conditions } from './conditions.svelte';
 import { flowPicture } from './flows';
+import { folded } from './folded';
 import { linesOf } from './lines';
 import { Spans } from './spans.svelte';
 
@@ -54,13 +55,22 @@ describe('what of a run is shown', () => {
   });
 });
 
+it('folds what repeats into where it first happened, and leaves the rest alone', () => {
+  const events = ['A', 'B', 'A', 'A', 'C', 'A'].map(
+    (subject, index) => ({ index, event: { subject, kind: 'OPENED' } }) as NumberedEvent,
+  );
+  expect(folded(events).map((one) => one.events.map(({ index }) => index))).toEqual([[0, 2, 3, 5], [1], [4]]);
+  expect(folded(events.slice(0, 5))).toHaveLength(5);
+});
+
 it('asks for what differs from the site, and for nothing else', () => {
   const asked = new Conditions();
   const plan = {} as Plan;
   expect(asked.inputs(plan).circumstances).toBeUndefined();
-  expect(asked.inputs(plan).weather).toEqual({ days: 'DULL', meanCelsius: 5 });
-  asked.weather = 'PLACE';
   expect(asked.inputs(plan).weather).toEqual({ place: {} });
+  expect(asked.says()).toBe('14 days from 5 Oct 2026, the place’s climate, weather no. 1, battery as it is');
+  asked.weather = 'DULL';
+  expect(asked.inputs(plan).weather).toEqual({ days: 'DULL', meanCelsius: 5 });
   asked.weather = 'w-0123';
   expect(asked.inputs(plan).weather).toEqual({ file: 'w-0123' });
   asked.capacityPercent = 80;

@@ -3,6 +3,7 @@
   import { decimal, day, instant } from '../lib/sentence/quantity';
   import { session } from '../lib/shell/session.svelte';
   import Action from '../lib/shell/Action.svelte';
+  import DateField from '../lib/shell/DateField.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
 
@@ -149,17 +150,8 @@
         caring = false;
       }}
     >
-      <label class="grid gap-1 text-sm text-soft"
-        >last bench test<input
-          class={FIELD}
-          type="date"
-          name="benchTest"
-          value={site.benchTest ?? ''}
-        /></label
-      >
-      <label class="grid gap-1 text-sm text-soft"
-        >next upkeep<input class={FIELD} type="date" name="upkeep" value={site.upkeep ?? ''} /></label
-      >
+      <DateField label="last bench test" name="benchTest" value={site.benchTest ?? ''} />
+      <DateField label="next upkeep" name="upkeep" value={site.upkeep ?? ''} />
       <Action type="submit">Note it</Action>
       <Action onclick={() => (caring = false)}>Leave it</Action>
     </form>

@@ -1,3 +1,4 @@
+import { dayTyped, daysLater, dayWritten } from './days';
 import { describe, expect, it } from 'vitest';
 import { duration, energy, stepped, typed, written } from './quantity';
 
@@ -44,4 +45,22 @@ it('steps without rounding dust and inside the bounds', () => {
 it('says small energies in Wh and large ones in kWh', () => {
   expect(energy(9999)).toBe('9999 Wh');
   expect(energy(-12_340)).toBe('−12.3 kWh');
+});
+
+it.each([
+  ['5 Oct 2026', '2026-10-05'],
+  ['5 october 2026', '2026-10-05'],
+  ['5.10.2026', '2026-10-05'],
+  ['5/10/2026', '2026-10-05'],
+  ['2026-10-05', '2026-10-05'],
+  ['29 Feb 2028', '2028-02-29'],
+  ['29 Feb 2026', undefined],
+  ['10/31/2026', undefined],
+  ['tomorrow', undefined],
+])('reads the day “%s”', (text, day) => expect(dayTyped(text)).toBe(day));
+
+it('writes a day so that its month cannot be mistaken, and counts days over the ends of months', () => {
+  expect(dayWritten('2026-10-05')).toBe('5 Oct 2026');
+  expect(dayTyped(dayWritten('2027-01-31'))).toBe('2027-01-31');
+  expect(daysLater('2026-12-31', 1)).toBe('2027-01-01');
 });

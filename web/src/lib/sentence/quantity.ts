@@ -84,6 +84,18 @@ export function moment(milliseconds: number, zone: string): string {
   }).format(milliseconds);
 }
 
+/** An instant to the minute in a zone: Tue 24 Nov, 14:05. */
+export function minute(milliseconds: number, zone: string): string {
+  return new Intl.DateTimeFormat('en-GB', {
+    weekday: 'short',
+    day: 'numeric',
+    month: 'short',
+    hour: '2-digit',
+    minute: '2-digit',
+    timeZone: zone,
+  }).format(milliseconds);
+}
+
 /** An energy in Wh, as kWh from ten of them on. */
 export function energy(wattHours: number): string {
   return Math.abs(wattHours) >= 10_000 ? `${fixed(wattHours / 1000, 1)} kWh` : `${fixed(wattHours, 0)} Wh`;

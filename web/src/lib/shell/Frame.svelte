@@ -107,9 +107,9 @@
   </nav>
   <div class="min-w-0">
     <header
-      class="flex min-h-16 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-2 md:px-6"
+      class="flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-1 md:min-h-16 md:px-6 md:py-2"
     >
-      <h1 bind:this={heading} class="min-w-0" tabindex="-1">{title}</h1>
+      <h1 bind:this={heading} class="min-w-0 max-md:text-lg" tabindex="-1">{title}</h1>
       {@render header?.()}
     </header>
     <main bind:this={content} tabindex="-1" class="focus-visible:outline-none">{@render children()}</main>

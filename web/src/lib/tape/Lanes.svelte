@@ -12,8 +12,16 @@
     names: Record<string, string>;
     /** Outputs that only signal; their lanes are drawn in ink. */
     signalling: string[];
+    /** Which span of the lanes the cursor stands in. */
+    at?: number | undefined;
   }
-  let { outputs, lanes, second, names, signalling }: Props = $props();
+  let { outputs, lanes, second, names, signalling, at }: Props = $props();
+
+  function stands(shares: number[] | undefined): string {
+    const share = at === undefined ? undefined : shares?.[at];
+    if (typeof share !== 'number') return '';
+    return share >= 1 ? 'closed' : share <= 0 ? 'open' : `closed for ${Math.round(share * 100)} % of it`;
+  }
 
   let width = $state(0);
   const inner = $derived(Math.max(1, width - LEFT - RIGHT));
@@ -28,8 +36,12 @@
 
 <div bind:clientWidth={width} class="w-full">
   {#each outputs as output (output.output)}
-    <p class="flex justify-between px-2 pt-1 text-sm text-soft">
-      <span>{names[output.output] ?? output.output}</span>
+    <p class="flex justify-between px-2 pt-0.5 text-sm leading-5 text-soft">
+      <span
+        >{names[output.output] ?? output.output}<span class="ml-3 font-bold text-ink"
+          >{stands(lanes[output.output])}</span
+        ></span
+      >
       <span class="pr-3"
         ><span class="number">{output.switchings}</span>
         {output.switchings === 1 ? 'switching' : 'switchings'}</span

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Trace } from '../api/api';
+  import { readout, type Readout } from './readout';
   import { theme } from '../shell/theme.svelte';
   import {
     chargeChart,
@@ -21,8 +22,12 @@
     compact?: boolean;
     choose: (from: number, to: number) => void;
     hover: (seconds: number | undefined) => void;
+    /** Where the cursor stands (s since the start of the run): every lane tells its value there. */
+    hovered?: number | undefined;
   }
-  let { shown, second, lines, zone, compact = false, choose, hover }: Props = $props();
+  let { shown, second, lines, zone, compact = false, choose, hover, hovered }: Props = $props();
+
+  const read = $derived<Readout>(hovered === undefined ? {} : readout(shown.trace, hovered));
 
   let width = $state(0);
   let volts = $state<HTMLElement>();
@@ -30,55 +35,76 @@
   let power = $state<HTMLElement>();
   let source = $state<HTMLElement>();
   let warmth = $state<HTMLElement>();
+  const height = $derived({
+    volts: compact ? 190 : 170,
+    charge: 84,
+    warmth: 48,
+    source: 48,
+    power: compact ? 120 : 130,
+  });
   const hasSource = $derived(!compact && shown.trace.acSourceWatts.some((watts) => watts > 0));
 
   $effect(() => {
     if (!width || !volts || !power || theme.dark === undefined) return;
     const common = { width, zone, choose, hover, start: shown.start };
     const plots = [
-      voltageChart(volts, shown, second, lines, compact ? 210 : 200, common),
-      powerChart(power, shown, compact ? 130 : 160, common),
+      voltageChart(volts, shown, second, lines, height.volts, common),
+      powerChart(power, shown, height.power, common),
     ];
-    if (charge) plots.push(chargeChart(charge, shown, second, lines, 96, common));
-    if (source) plots.push(sourceChart(source, shown, 60, common));
-    if (warmth) plots.push(temperatureChart(warmth, shown, 56, common));
+    if (charge) plots.push(chargeChart(charge, shown, second, lines, height.charge, common));
+    if (source) plots.push(sourceChart(source, shown, height.source, common));
+    if (warmth) plots.push(temperatureChart(warmth, shown, height.warmth, common));
     return () => plots.forEach((plot) => plot.destroy());
   });
 </script>
 
+{#snippet value(says: string | undefined)}{#if says}<span class="number ml-3 font-bold text-ink">{says}</span
+    >{/if}{/snippet}
+
 <div bind:clientWidth={width} class="w-full overflow-hidden">
-  <p class="px-2 text-sm text-soft">
-    Battery voltage, V{#if second}<span class="ml-4"><i class="line"></i>first</span><span class="ml-4"
-        ><i class="line second"></i>second</span
-      >{/if}
+  <p class="caption">
+    Battery voltage, V{@render value(read.volts)}{#if second}<span class="ml-4"
+        ><i class="line"></i>first</span
+      ><span class="ml-4"><i class="line second"></i>second</span>{/if}
   </p>
-  <div bind:this={volts} class={compact ? 'h-[210px]' : 'h-[200px]'}></div>
+  <div bind:this={volts} style:height="{height.volts}px"></div>
   {#if !compact}
-    <p class="px-2 text-sm text-soft">State of charge, %</p>
-    <div bind:this={charge} class="h-[96px]"></div>
-    <p class="px-2 text-sm text-soft">Battery temperature, °C</p>
-    <div bind:this={warmth} class="h-[56px]"></div>
+    <p class="caption">State of charge, %{@render value(read.charge)}</p>
+    <div bind:this={charge} style:height="{height.charge}px"></div>
+    <p class="caption">Battery temperature, °C{@render value(read.celsius)}</p>
+    <div bind:this={warmth} style:height="{height.warmth}px"></div>
   {/if}
   {#if hasSource}
-    <p class="flex gap-x-4 px-2 text-sm text-soft">
-      AC source, W
+    <p class="caption flex gap-x-4">
+      <span>AC source, W{@render value(read.source)}</span>
       <span><i class="key border border-ac"></i>feeder</span>
       <span><i class="key bg-ac"></i>generator</span>
     </p>
-    <div bind:this={source} class="h-[60px]"></div>
+    <div bind:this={source} style:height="{height.source}px"></div>
   {/if}
-  <p class="flex flex-wrap gap-x-4 px-2 text-sm text-soft">
-    Power, W
-    <span><i class="key bg-load"></i>used</span>
-    <span><i class="key bg-diverted"></i>diverted</span>
-    <span><i class="key bg-battery"></i>to battery</span>
-    <span><i class="key hatch border border-sun"></i>thrown away</span>
-    <span><i class="key hatch-ink"></i>unserved</span>
+  <p class="caption flex flex-wrap gap-x-4">
+    {#if read.power}
+      <span>Power{@render value(read.power)}</span>
+    {:else}
+      Power, W
+      <span><i class="key bg-load"></i>used</span>
+      <span><i class="key bg-diverted"></i>diverted</span>
+      <span><i class="key bg-battery"></i>to battery</span>
+      <span><i class="key hatch border border-sun"></i>thrown away</span>
+      <span><i class="key hatch-ink"></i>unserved</span>
+    {/if}
   </p>
-  <div bind:this={power} class={compact ? 'h-[130px]' : 'h-[160px]'}></div>
+  <div bind:this={power} style:height="{height.power}px"></div>
 </div>
 
 <style>
+  .caption {
+    padding: 0 0.5rem;
+    min-height: 1.25rem;
+    font-size: 0.875rem;
+    line-height: 1.25rem;
+    color: var(--ink-soft);
+  }
   .key {
     display: inline-block;
     width: 1.1rem;

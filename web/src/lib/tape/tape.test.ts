@@ -1,9 +1,10 @@
 import { expect, it } from 'vitest';
 import type { Event } from '../api/api';
 import { happened, isGrave } from './events';
-import type { RunSummary, RunView } from '../api/api';
+import type { RunSummary, RunView, Trace } from '../api/api';
 import { lanePath } from './lanes';
 import { tapePicture } from './picture';
+import { readout } from './readout';
 
 it('draws a lane bar as long as it lasts, and keeps the shortest closing in sight', () => {
   const bars = lanePath([0, 1, 1, 0, 0.001], 10, 50, 14).split('z').filter(Boolean);
@@ -11,6 +12,34 @@ it('draws a lane bar as long as it lasts, and keeps the shortest closing in sigh
   expect(bars[0]).toBe('M20.00 15.0v-14.0h20.00v14.0');
   expect(bars[1]).toContain('v-3.0');
   expect(lanePath(['NaN', 'NaN'] as unknown as number[], 0, 10, 14)).toBe('');
+});
+
+it('reads every lane at an instant, as a span where it moved, and nothing outside', () => {
+  const trace = {
+    fromSeconds: 600,
+    bucketSeconds: 60,
+    lowBatteryVolts: [12, 12.1],
+    highBatteryVolts: [12, 12.4],
+    lowStateOfCharge: [0.5, 0.5],
+    highStateOfCharge: [0.5, 0.6],
+    batteryCelsius: [-3.04, 8],
+    usedWatts: [10.4, 0],
+    divertedWatts: [0, 0],
+    toBatteryWatts: [0, 0],
+    thrownAwayWatts: [5, 0],
+    unservedWatts: [0, 0],
+    acSourceWatts: [0, 0],
+  } as unknown as Trace;
+  expect(readout(trace, 659)).toEqual({
+    volts: '12.00 V',
+    charge: '50 %',
+    celsius: '−3.0 °C',
+    source: '0 W',
+    power: 'used 10 W, thrown away 5 W',
+  });
+  expect(readout(trace, 660)).toMatchObject({ volts: '12.10 to 12.40 V', power: 'nothing flows' });
+  expect(readout(trace, 599)).toEqual({});
+  expect(readout(trace, 720)).toEqual({});
 });
 
 it('makes a picture that says it is simulated, with thresholds, lanes and names that cannot break it', () => {

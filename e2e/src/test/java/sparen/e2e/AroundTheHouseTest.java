@@ -34,7 +34,7 @@ public class AroundTheHouseTest extends BrowserTest {
         Page page = at(PLAN, "odd");
         assertThat(heading(page)).hasText("Hällgrund fog-signal relay");
         page.keyboard().type("ge");
-        assertThat(page.getByText("Where the energy went")).isVisible();
+        assertThat(page.getByText("Every load was served")).isVisible();
         page.keyboard().type("gs");
         assertThat(heading(page)).hasText("Sites");
         page.keyboard().type("?");
@@ -133,6 +133,7 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.locator("#tape")).containsText("14 d shown");
         List<Route> held = new ArrayList<>();
         page.route("**/api/season/hallgrund/runs", held::add);
+        openConditions(page);
         page.getByLabel("days", new Page.GetByLabelOptions().setExact(true)).selectOption("365");
         page.waitForCondition(() -> !held.isEmpty());
         assertThat(page.locator("#tape")).containsText("14 d shown");
@@ -154,6 +155,7 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.locator("#tape")).containsText("7 d shown");
         page.keyboard().press("0");
         assertThat(page.locator("#tape")).containsText("14 d shown");
+        openConditions(page);
         page.getByLabel("days", new Page.GetByLabelOptions().setExact(true)).selectOption("30");
         assertThat(page.locator("#tape")).containsText("30 d shown");
     }

@@ -17,6 +17,7 @@ import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.regex.Pattern;
 import org.testng.Assert;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
@@ -162,6 +163,11 @@ abstract class BrowserTest {
     }
 
     /** What a page asks of the server at paths that end so, from now on. */
+    /** Opens the line that tells under which conditions a run is made. */
+    static void openConditions(Page page) {
+        page.getByText(Pattern.compile("^\\d+ (days?|years) from ")).click();
+    }
+
     static List<Request> requests(Page page, String method, String pathEnd) {
         List<Request> seen = new ArrayList<>();
         page.onRequest(request -> {

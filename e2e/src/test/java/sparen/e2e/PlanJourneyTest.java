@@ -245,7 +245,12 @@ public class PlanJourneyTest extends BrowserTest {
     @Test
     public void zoomsToASwitchingAndReadsItsReason() {
         Page page = at(SEASON, "odd");
-        Locator event = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened, and why"))
+        openConditions(page);
+        page.getByLabel("weather", new Page.GetByLabelOptions().setExact(true)).selectOption("DULL");
+        Locator verdict =
+                page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Verdict of the simulated run"));
+        assertThat(verdict).containsText("Transmitter cut once, ");
+        Locator event = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Events"))
                 .getByRole(AriaRole.BUTTON)
                 .filter(new Locator.FilterOptions().setHasText("Transmitter load disconnect opens"));
         assertThat(event).containsText("controller bus at or below LVD");
@@ -257,6 +262,7 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.locator("#tape canvas")).hasCount(4);
         button(page, "Whole run").click();
         assertThat(page.locator("#tape")).containsText("14 d shown");
+        button(page, "Energy").click();
         assertThat(page.locator("#ledger ~ table")).containsText("Transmitter");
         page.getByLabel("weather", new Page.GetByLabelOptions().setExact(true)).selectOption("CLEAR");
         assertThat(page.getByText("thrown away: curtailed")
@@ -276,12 +282,12 @@ public class PlanJourneyTest extends BrowserTest {
             {PLAN + "/levels", "The same in numbers"},
             {PLAN + "/findings", "Nothing is found wrong"},
             {PLAN + "/revisions", "As found"},
-            {SEASON, "Where the energy went"},
+            {SEASON, "Every load was served"},
             {SEASON + "/absence", "until I am back on"},
             {SEASON + "/compare", "from the same day"},
             {SEASON + "/years", "Run the years"},
             {"/site/skarvholm/plan/system", "What is here"},
-            {"/site/skarvholm/season", "AC source, W"},
+            {"/site/skarvholm/season", "Lowest charge"},
             {"/site/kvarno/season", "feeder"}
         };
     }

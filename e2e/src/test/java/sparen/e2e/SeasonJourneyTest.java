@@ -56,7 +56,8 @@ public class SeasonJourneyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(20);
         page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Season"))
                 .click();
-        runOf(page, () -> exact(page, "weather").selectOption("PLACE"));
+        page.waitForSelector("[data-run]");
+        openConditions(page);
         int nodes = 0;
         for (int i = 0; i < 2; i++) {
             runOf(page, () -> exact(page, "days").selectOption("30"));
@@ -84,7 +85,8 @@ public class SeasonJourneyTest extends BrowserTest {
     @Test
     public void aYearIsZoomedToASwitchingSecond() throws Exception {
         Page page = at("/site/skarvholm/season", "odd");
-        runOf(page, () -> exact(page, "weather").selectOption("PLACE"));
+        page.waitForSelector("[data-run]");
+        openConditions(page);
         runOf(page, () -> exact(page, "days").selectOption("365"));
         assertThat(page.locator("#tape")).containsText("365 d shown");
         page.getByLabel("Events of").selectOption("generator-start");
@@ -111,6 +113,7 @@ public class SeasonJourneyTest extends BrowserTest {
         Download png =
                 page.waitForDownload(() -> page.getByText("picture (PNG)").click());
         assertEquals(Arrays.copyOf(Files.readAllBytes(png.path()), 4), new byte[] {(byte) 0x89, 'P', 'N', 'G'});
+        button(page, "Day by day").click();
         page.getByLabel("What the calendar shows").selectOption("surplus");
         page.locator("[data-day='200']").click();
         assertThat(page.locator("#tape")).containsText("1 d shown");
@@ -182,14 +185,15 @@ public class SeasonJourneyTest extends BrowserTest {
     @Test
     public void anAgedBatteryAndDullerMonthsShow() {
         Page page = at("/site/hallgrund/season", "odd");
-        runOf(page, () -> exact(page, "weather").selectOption("PLACE"));
+        page.waitForSelector("[data-run]");
+        button(page, "Figures").click();
         Locator lowest = page.locator("dt", new Page.LocatorOptions().setHasText("lowest state of charge"))
                 .locator("xpath=following-sibling::dd")
                 .locator(".number")
                 .first();
         assertThat(lowest).containsText("%");
         String before = lowest.textContent();
-        page.getByText("Other weather, an aged battery, more load").click();
+        openConditions(page);
         page.getByLabel("capacity left").fill("50");
         runOf(page, () -> page.getByLabel("capacity left").press("Tab"));
         assertThat(lowest).not().hasText(before);
@@ -221,7 +225,7 @@ public class SeasonJourneyTest extends BrowserTest {
         Path file = Files.writeString(Path.of("target/grey-october.csv"), good);
         Page page = at("/site/hallgrund/season", "liv");
         assertThat(page.locator("[data-run]")).isVisible();
-        page.getByText("Other weather, an aged battery, more load").click();
+        openConditions(page);
         Locator input = page.locator("input[type=file]");
         input.setInputFiles(bad);
         assertThat(page.getByText("line 482")).isVisible();

@@ -123,7 +123,7 @@ public class WebBenchmark extends BrowserTest {
                 .click();
         Locator tape = page.locator("[data-run]");
         assertThat(tape).isVisible();
-        exact(page, "weather").selectOption("PLACE");
+        openConditions(page);
         double[] shown = new double[7];
         for (int i = -1; i < shown.length; i++) {
             exact(page, "days").selectOption("14");

@@ -1,11 +1,10 @@
 <script lang="ts">
   import type { Plan, RunSummary } from '../lib/api/api';
-  import { duration, energy, fixed } from '../lib/sentence/quantity';
+  import { energy, fixed } from '../lib/sentence/quantity';
 
-  /** How each load was served, and what each output did. */
+  /** How each load was served. */
   let { run, plan }: { run: RunSummary; plan: Plan } = $props();
 
-  const minutes = (seconds: number) => duration(Math.round(seconds / 60) * 60);
   const loads = $derived(
     plan.site.loads.map((load) => {
       const served = run.ledger.servedByLoad[load.id] ?? run.ledger.divertedByLoad[load.id] ?? 0;
@@ -19,7 +18,6 @@
       };
     }),
   );
-  const outputName = (id: string) => plan.program.outputs.find((one) => one.id === id)?.name ?? id;
 </script>
 
 <section aria-labelledby="service">
@@ -51,41 +49,6 @@
               >{load.use === 'DIVERSION' ? 'surplus' : `${fixed(share * 100, 1)} %`}</td
             >
             <td class="number py-1 pl-4 text-right">{figures ? `${figures.losses} ×` : ''}</td>
-          </tr>
-        {/each}
-      </tbody>
-    </table>
-  </div>
-</section>
-<section aria-labelledby="relays" class="mt-6">
-  <h2 id="relays">What outputs did</h2>
-  <div class="overflow-x-auto">
-    <table class="mt-2 w-full text-left">
-      <thead class="text-sm text-soft">
-        <tr>
-          <th class="py-1 font-normal">output</th>
-          <th class="py-1 pl-4 text-right font-normal">switchings</th>
-          <th class="py-1 pl-4 text-right font-normal">open</th>
-          <th class="py-1 pl-4 text-right font-normal">cut while needed</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each run.outputs as output (output.output)}
-          <tr class="border-t border-rule">
-            <th scope="row" class="py-1 font-normal">
-              {outputName(output.output)}
-              {#if run.whyNot[output.output]}
-                <span class="block text-sm text-soft">stayed still: {run.whyNot[output.output]}</span>
-              {/if}
-              {#each output.countdowns as timer (timer.what)}
-                <span class="block text-sm text-soft"
-                  >runs at the end: {timer.what}, {duration(Math.round(timer.remainingSeconds))} left</span
-                >
-              {/each}
-            </th>
-            <td class="number py-1 pl-4 text-right align-top">{output.switchings}</td>
-            <td class="number py-1 pl-4 text-right align-top">{minutes(output.openSeconds)}</td>
-            <td class="number py-1 pl-4 text-right align-top">{minutes(output.cutSeconds)}</td>
           </tr>
         {/each}
       </tbody>

@@ -1,0 +1,50 @@
+import type { Trace } from '../api/api';
+import { fixed } from '../sentence/quantity';
+
+/** What every lane of a tape reads at one instant, in words with units; a lane without a number there is left out. */
+export interface Readout {
+  volts?: string;
+  charge?: string;
+  celsius?: string;
+  source?: string;
+  power?: string;
+}
+
+/** Which span of a trace an instant lies in; none outside. */
+export function bucketAt({ fromSeconds, bucketSeconds, usedWatts }: Trace, seconds: number) {
+  const bucket = Math.floor((seconds - fromSeconds) / bucketSeconds);
+  return bucket >= 0 && bucket < usedWatts.length ? bucket : undefined;
+}
+
+function span(low: unknown, high: unknown, digits: number, unit: string, times = 1): string | undefined {
+  if (typeof low !== 'number' || typeof high !== 'number') return undefined;
+  const from = fixed(low * times, digits);
+  const to = fixed(high * times, digits);
+  return from === to ? `${from} ${unit}` : `${from} to ${to} ${unit}`;
+}
+
+const watts = (value: unknown) => (typeof value === 'number' ? Math.round(value) : 0);
+
+/** Reads a trace at an instant (s since the start of the run). */
+export function readout(trace: Trace, seconds: number): Readout {
+  const i = bucketAt(trace, seconds);
+  if (i === undefined || typeof trace.usedWatts[i] !== 'number') return {};
+  const powers: [string, unknown][] = [
+    ['used', trace.usedWatts[i]],
+    ['diverted', trace.divertedWatts[i]],
+    ['to battery', trace.toBatteryWatts[i]],
+    ['thrown away', trace.thrownAwayWatts[i]],
+    ['unserved', trace.unservedWatts[i]],
+  ];
+  const told = powers.filter(([, value]) => watts(value) > 0);
+  const volts = span(trace.lowBatteryVolts[i], trace.highBatteryVolts[i], 2, 'V');
+  const charge = span(trace.lowStateOfCharge[i], trace.highStateOfCharge[i], 0, '%', 100);
+  const celsius = span(trace.batteryCelsius[i], trace.batteryCelsius[i], 1, '°C');
+  return {
+    ...(volts && { volts }),
+    ...(charge && { charge }),
+    ...(celsius && { celsius }),
+    source: `${watts(trace.acSourceWatts[i])} W`,
+    power: told.map(([name, value]) => `${name} ${watts(value)} W`).join(', ') || 'nothing flows',
+  };
+}

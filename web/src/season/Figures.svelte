@@ -1,0 +1,50 @@
+<script lang="ts">
+  import type { Plan, RunSummary } from '../lib/api/api';
+  import { duration, fixed, minute } from '../lib/sentence/quantity';
+
+  /** The extremes of a run, its generators, and what the battery went through. */
+  let { run, plan }: { run: RunSummary; plan: Plan } = $props();
+
+  const zone = $derived(plan.site.location.timeZone);
+  const at = $derived((seconds: number) => minute(Date.parse(run.start) + seconds * 1000, zone));
+  const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
+</script>
+
+{#snippet row(what: string, says: string, when = '')}
+  <div class="flex justify-between gap-4 border-b border-rule py-1">
+    <dt>{what}</dt>
+    <dd class="shrink-0 text-right">
+      <span class="number">{says}</span>{#if when}<span class="block text-sm text-soft">{when}</span>{/if}
+    </dd>
+  </div>
+{/snippet}
+
+<section aria-labelledby="figures">
+  <h2 id="figures">Figures</h2>
+  <dl class="mt-1 max-w-3xl">
+    {@render row(
+      'lowest state of charge',
+      `${fixed(run.lowestStateOfCharge.value * 100, 1)} %`,
+      at(run.lowestStateOfCharge.seconds),
+    )}
+    {@render row(
+      'lowest battery voltage',
+      `${fixed(run.lowestBatteryVolts.value, 2)} V`,
+      at(run.lowestBatteryVolts.seconds),
+    )}
+    {#each run.generators as generator (generator.generator)}
+      {@render row(
+        `${sourceName(generator.generator)}: running, starts, fuel`,
+        `${duration(Math.round(generator.runSeconds / 60) * 60)}, ${generator.starts}, ${fixed(generator.litres, 1)} l`,
+      )}
+    {/each}
+    {#if run.ledger.cost !== 0}
+      {@render row('paid for import, less got for export', fixed(run.ledger.cost, 2))}
+    {/if}
+    {@render row('battery: full cycles of wear', fixed(run.battery.equivalentFullCycles, 1))}
+    {@render row(
+      'battery: lowest and highest temperature',
+      `${fixed(run.battery.lowestCelsius, 0)} to ${fixed(run.battery.highestCelsius, 0)} °C`,
+    )}
+  </dl>
+</section>
