@@ -14,6 +14,8 @@
   import Knob from './Knob.svelte';
   import Protocol from './Protocol.svelte';
   import PutBack from './PutBack.svelte';
+  import { liveScale, scaleOf, voltages, voltageScale, type Scale } from './scale';
+  import ScaleBar from './ScaleBar.svelte';
   import Scripts from './Scripts.svelte';
   import SlowTurn from './SlowTurn.svelte';
   import Strip from './Strip.svelte';
@@ -26,7 +28,29 @@
   const plan = $derived(editor.plan);
   const bench = $derived(new Bench(params.site, () => editor.plan));
   const stands = $derived(bench.state);
-  const knobs = $derived(sortedKnobs(stands?.signals ?? []));
+  const signals = $derived(stands?.signals ?? []);
+  const pegs = $derived(editor.reading?.gauge.pegs ?? []);
+  /** The knob that stands on the scale; the voltages together when none does. */
+  let onScale = $state<string>();
+  let split = $state(false);
+  const knobOnScale = $derived(signals.find((one) => one.id === onScale));
+  const volts = $derived(voltageScale(signals, stands?.knobs ?? {}, pegs));
+  const live = $derived(stands?.live);
+  const scale = $derived(
+    knobOnScale
+      ? scaleOf(knobOnScale, stands?.knobs ?? {}, pegs)
+      : live
+        ? liveScale(pegs, live.batteryVolts)
+        : volts,
+  );
+  /** Turned by the scale's thumb, or known by heart at the live bench. */
+  const knobs = $derived(
+    sortedKnobs(signals.filter((one) => one.kind !== 'VOLTAGE' && one.kind !== 'CONTACT')),
+  );
+  /** What moves a voltage is on the scale already. */
+  function bring(knob: string) {
+    onScale = volts?.knobs.includes(knob) ? undefined : knob;
+  }
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
   // Played anew whenever the plan is another one.
@@ -43,6 +67,12 @@
 
   function turn(knob: NamedSignal, to: number) {
     void (bench.live && setAtStart(knob) ? bench.setAtStart(knob.id, to) : bench.turn(knob.id, to));
+  }
+
+  function turnScale(scale: Scale, to: number) {
+    const value = to / scale.times;
+    if (knobOnScale) turn(knobOnScale, value);
+    else void bench.turn(scale.knobs, value);
   }
 
   /** As on the device: in the plan, a finding and shown loudly until it is withdrawn. */
@@ -77,9 +107,7 @@
       <select class={FIELD} aria-label="How fast" bind:value={bench.speed}>
         {#each SPEEDS as speed (speed)}<option value={speed}>× {speed}</option>{/each}
       </select>
-      <Action onclick={() => bench.toNext()} disabled={stands?.nextSeconds === undefined}
-        >To the next switching</Action
-      >
+      <Action onclick={() => bench.toNext()}>To the next switching</Action>
       <Action onclick={() => bench.clear()}>Start again</Action>
     </div>
   {/snippet}
@@ -89,55 +117,89 @@
   {#if !plan || !stands}
     {#if !bench.problem}<p class="p-6 text-soft" role="status">Putting it on the bench</p>{/if}
   {:else}
-    <p class="border-b border-rule px-4 py-2 text-sm text-soft md:px-6">
+    <p class="border-b border-rule px-4 py-2 text-sm text-soft max-md:text-xs md:px-6">
       {bench.live
         ? 'Live: a model of the site’s battery answers to what the loads draw.'
         : 'Supply: every voltage is imposed, no battery answers.'} Simulated; it proves nothing about the devices
       themselves. The plan is taken with its unsaved changes.
     </p>
     <PutBack {editor} {force} />
-    <div class="grid grid-cols-1 border-t border-rule lg:grid-cols-[19rem_minmax(0,1fr)_minmax(0,1fr)]">
-      <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="knobs">
-        <h2 id="knobs">Knobs</h2>
-        {#each knobs.first as knob (knob.id)}
-          <Knob {knob} value={stands.knobs[knob.id] ?? 0} turn={(to) => turn(knob, to)} />
-        {/each}
-        {#if knobs.others.length > 0}<details class="mt-3">
-            <summary class="opens flex min-h-11 cursor-pointer items-center font-bold">All others</summary>
-            {#each knobs.others as knob (knob.id)}
+    {#if scale}
+      <section
+        class="sticky top-0 z-10 border-b border-rule bg-paper px-4 pt-2 pb-1 md:px-6"
+        aria-label="Scale"
+      >
+        <ScaleBar {scale} {...knobOnScale || !live ? { turn: (to: number) => turnScale(scale, to) } : {}} />
+        <div class="no-print flex flex-wrap items-center gap-x-6 text-sm">
+          {#if knobOnScale}
+            <button class="min-h-8 underline" onclick={() => (onScale = undefined)}
+              >Back to the voltage</button
+            >
+          {:else if !live && (volts?.knobs.length ?? 0) > 1}
+            <button class="min-h-8 underline" aria-expanded={split} onclick={() => (split = !split)}
+              >{split ? 'One voltage for all points' : `Split: ${volts?.knobs.length} points apart`}</button
+            >
+          {/if}
+          <p class="ml-auto" role="status">{bench.notice}</p>
+        </div>
+        {#if split && !live && !knobOnScale}
+          <div class="grid gap-x-8 pb-2 sm:grid-cols-2 lg:grid-cols-3">
+            {#each voltages(signals) as knob (knob.id)}
               <Knob {knob} value={stands.knobs[knob.id] ?? 0} turn={(to) => turn(knob, to)} />
             {/each}
-          </details>{/if}
-        <SlowTurn {bench} knobs={stands.signals.filter((knob) => !bench.live || !setAtStart(knob))} />
-      </section>
-      <section class="min-w-0 border-rule px-4 py-4 md:px-6 lg:border-r" aria-labelledby="contacts">
-        <h2 id="contacts">Contacts</h2>
-        <Contacts outputs={stands.outputs} {plan} {...session.mayChange ? { force } : {}} />
-        {#if session.mayChange}<TestLevel {editor} />{/if}
-      </section>
-      <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="printed">
-        <h2 id="printed">What happened</h2>
-        {#if stands.live}
-          <p class="number text-2xl font-bold" aria-label="Battery now">
-            {fixed(stands.live.batteryVolts, 2)} V
-            <span class="ml-3 text-lg"
-              >{fixed(Math.round(stands.live.batteryAmperes * 10) / 10 + 0, 1)} A</span
-            >
-            <span class="ml-3 text-lg">{fixed(stands.live.stateOfCharge * 100, 1)} %</span>
-          </p>
-          <Strip trace={stands.live.trace} events={stands.events} />
+          </div>
         {/if}
-        <ol class="tape mt-2" aria-live="polite">
+      </section>
+    {/if}
+    <div class="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
+      <section class="min-w-0 border-rule px-4 py-1 md:px-6 lg:border-r" aria-labelledby="contacts">
+        <h2 id="contacts" class="sr-only">Contacts</h2>
+        <Contacts
+          outputs={stands.outputs}
+          {plan}
+          span={volts ? volts.high - volts.low : (plan.site.nominalVolts ?? 12) / 2}
+          {bring}
+          {...session.mayChange ? { force } : {}}
+        />
+      </section>
+      <section class="min-w-0 px-4 py-3 md:px-6" aria-labelledby="printed">
+        <h2 id="printed">What happened</h2>
+        {#if live}
+          <p class="number text-lg font-bold" aria-label="Battery now">
+            {fixed(live.batteryVolts, 2)} V
+            <span class="ml-3">{fixed(Math.round(live.batteryAmperes * 10) / 10 + 0, 1)} A</span>
+            <span class="ml-3">{fixed(live.stateOfCharge * 100, 1)} %</span>
+          </p>
+          <Strip trace={live.trace} events={stands.events} />
+        {/if}
+        <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
+        <ol class="tape mt-2" aria-live="polite" aria-label="Printed" tabindex="0">
           {#each events as event, i (events.length - i)}
             <li class="border-b border-dashed border-rule-strong py-1.5">
               <span class="number">{fixed(event.seconds, 1)} s</span>
               <strong>{names[event.subject] ?? event.subject} {happened(event.kind)}</strong>
               <span class="block text-sm text-soft">{event.reason}</span>
             </li>
-          {:else}<li class="text-soft">Nothing has switched yet. Turn a knob, or let time go on.</li>{/each}
+          {:else}<li class="text-soft">
+              Nothing has switched yet. {live ? 'Turn a knob' : 'Move the thumb'}, or let time go on.
+            </li>{/each}
         </ol>
       </section>
     </div>
+    <details class="no-print border-t border-rule px-4 md:px-6">
+      <summary class="opens flex min-h-11 cursor-pointer items-center font-bold"
+        >Other knobs: charge, sun, time, temperature, loads; slow turns; levels set for a test</summary
+      >
+      <div class="grid gap-x-10 pb-4 sm:grid-cols-2 lg:grid-cols-3">
+        {#each [...knobs.first, ...knobs.others] as knob (knob.id)}
+          <Knob {knob} value={stands.knobs[knob.id] ?? 0} turn={(to) => turn(knob, to)} />
+        {/each}
+      </div>
+      <div class="grid gap-x-10 lg:grid-cols-2">
+        <SlowTurn {bench} knobs={stands.signals.filter((knob) => !bench.live || !setAtStart(knob))} />
+        {#if session.mayChange}<TestLevel {editor} />{/if}
+      </div>
+    </details>
     <Scripts {bench} {names} mayKeep={session.mayChange} />
     <Walk {bench} {names} />
     <Protocol {bench} {names} events={stands.events} />

@@ -1,5 +1,6 @@
 <script lang="ts">
   import NumberChip from '../lib/sentence/NumberChip.svelte';
+  import { isSwitch } from './scale';
   import type { NamedSignal } from '../lib/api/api';
 
   /** A knob: dragged, stepped or typed. */
@@ -16,31 +17,64 @@
   const step = $derived(knob.step * knob.shownTimes);
 </script>
 
-<div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-x-3">
-  <span class="text-sm">{knob.name}</span>
-  <NumberChip
-    chip={{
-      kind: 'number',
-      field: knob.id,
-      label: knob.name,
-      value: shown,
-      unit: knob.unit,
-      step: isVolts ? 0.1 : step,
-      bigStep: isVolts ? 0.5 : step * 5,
-      least: -1000,
-      most: 10000,
-    }}
-    value={shown}
-    change={(to) => turn(to / knob.shownTimes)}
-  />
-  <input
-    class="col-span-2 min-h-8 w-full accent-ink"
-    type="range"
-    min={knob.least}
-    max={knob.most}
-    step={knob.step}
-    {value}
-    aria-label="{knob.name}, slider"
-    onchange={(event) => turn(Number(event.currentTarget.value))}
-  />
-</div>
+{#if isSwitch(knob)}
+  <label class="mt-2 flex min-h-11 items-center gap-3 text-sm">
+    <input
+      class="switch"
+      type="checkbox"
+      role="switch"
+      checked={value >= 0.5}
+      onchange={(event) => turn(event.currentTarget.checked ? 1 : 0)}
+    />
+    <span class="grow">{knob.name}</span>
+    <span class="text-soft">{value >= 0.5 ? 'yes' : 'no'}</span>
+  </label>
+{:else}
+  <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-x-3">
+    <span class="text-sm">{knob.name}</span>
+    <NumberChip
+      chip={{
+        kind: 'number',
+        field: knob.id,
+        label: knob.name,
+        value: shown,
+        unit: knob.unit,
+        step: isVolts ? 0.1 : step,
+        bigStep: isVolts ? 0.5 : step * 5,
+        least: -1000,
+        most: 10000,
+      }}
+      value={shown}
+      change={(to) => turn(to / knob.shownTimes)}
+    />
+    <input
+      class="col-span-2 min-h-8 w-full accent-ink"
+      type="range"
+      min={knob.least}
+      max={knob.most}
+      step={knob.step}
+      {value}
+      aria-label="{knob.name}, slider"
+      onchange={(event) => turn(Number(event.currentTarget.value))}
+    />
+  </div>
+{/if}
+
+<style>
+  .switch {
+    appearance: none;
+    width: 3rem;
+    height: 1.5rem;
+    flex: none;
+    border: 2px solid var(--ink);
+    border-radius: 999px;
+    background:
+      radial-gradient(circle at 0.68rem 50%, var(--ink) 0.42rem, transparent 0.46rem) no-repeat,
+      var(--paper-raised);
+  }
+  .switch:checked {
+    background:
+      radial-gradient(circle at calc(100% - 0.68rem) 50%, var(--paper) 0.42rem, transparent 0.46rem) no-repeat,
+      var(--ink);
+  }
+</style>

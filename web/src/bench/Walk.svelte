@@ -10,9 +10,9 @@
   /** As close as a hand with a good meter comes (V), and what a report rounds to (fraction). */
   const NEAR = { volts: 0.02, charge: 0.01 };
 
-  function sneak(row: Walked['row']) {
+  function cross(row: Walked['row']) {
     const near = row.knob.unit === '%' ? NEAR.charge : NEAR.volts;
-    void bench.sneakUp(row.knob.id, row.expected, row.falling, near);
+    void bench.crossSlowly(row.knob.id, row.expected, row.falling, near);
     window.scrollTo({ top: 0 });
   }
 
@@ -68,8 +68,9 @@
                 {#if !bench.live}
                   <button
                     class="min-h-11 text-sm underline"
-                    onclick={() => sneak(row)}
-                    aria-label="Sneak up on {row.term} of {names[row.output] ?? row.output}">Sneak up</button
+                    onclick={() => cross(row)}
+                    aria-label="Cross slowly {row.term} of {names[row.output] ?? row.output}"
+                    >Cross slowly</button
                   >
                 {/if}
               </td>

@@ -1,6 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
-import { believable, fixed } from '../lib/sentence/quantity';
+import { believable, duration, fixed } from '../lib/sentence/quantity';
 import type { BenchState, Event, KeptScript, NamedSignal, Plan, Turn, Walked } from '../lib/api/api';
 
 /** How fast time goes at the bench (×). */
@@ -24,6 +24,8 @@ export class Bench {
   kept = $state.raw<KeptScript[]>([]);
   walked = $state.raw<Walked[]>();
   walking = $state(false);
+  /** What was asked for and could not be, such as a switching that never comes. */
+  notice = $state('');
   /** How long the last answer took (ms). */
   took = $state(0);
 
@@ -36,14 +38,20 @@ export class Bench {
   ) {}
 
   /**
-   * Turns a knob now, at once or evenly over a time (s); from where it stands or from where is told. What was to come of other knobs stays.
+   * Turns a knob, or several together, now, at once or evenly over a time (s); from where it stands or from where is told. What was to come of other knobs stays.
    * It is played once, so that whatever is pressed next comes after all of it.
    */
-  async turn(knob: string, value: number, overSeconds = 0, from?: number) {
+  async turn(knob: string | string[], value: number, overSeconds = 0, from?: number) {
     const now = this.seconds;
-    const kept = this.turns.filter((one) => one.knob !== knob || one.seconds < now || one.overSeconds === 0);
-    const first = from === undefined ? [] : [{ seconds: now, knob, value: from, overSeconds: 0 }];
-    this.turns = [...kept, ...first, { seconds: now, knob, value, overSeconds }];
+    const knobs = [knob].flat();
+    const kept = this.turns.filter(
+      (one) => !knobs.includes(one.knob) || one.seconds < now || one.overSeconds === 0,
+    );
+    const turned = knobs.flatMap((one) => [
+      ...(from === undefined ? [] : [{ seconds: now, knob: one, value: from, overSeconds: 0 }]),
+      { seconds: now, knob: one, value, overSeconds },
+    ]);
+    this.turns = [...kept, ...turned];
     await this.play();
   }
 
@@ -61,11 +69,11 @@ export class Bench {
   }
 
   /**
-   * Sneaks up on a level: the knob goes to just before it, waits there, and then goes just past it.
+   * Crosses a level slowly: the knob goes to just before it, waits there, and then goes just past it.
    *
    * @param near how close it goes on either side, in the knob's unit
    */
-  async sneakUp(knob: string, level: number, falling: boolean, near: number) {
+  async crossSlowly(knob: string, level: number, falling: boolean, near: number) {
     const now = this.seconds;
     const side = falling ? near : -near;
     const others = this.turns.filter((one) => one.knob !== knob || one.seconds < now);
@@ -91,12 +99,23 @@ export class Bench {
   async toNext() {
     await this.playing;
     const printed = this.state?.events.length ?? 0;
+    const began = this.seconds;
     for (let steps = 0; steps < MOST_STEPS; steps++) {
+      if ((this.state?.events.length ?? 0) > printed) return;
       const next = this.state?.nextSeconds;
-      if (next === undefined || next >= WEEK_SECONDS || (this.state?.events.length ?? 0) > printed) return;
+      if (next === undefined || next >= WEEK_SECONDS) break;
       this.seconds = next;
       await this.play();
     }
+    if ((this.state?.events.length ?? 0) > printed) return;
+    // Time stays where it was: a silent jump would be a week that nobody asked for.
+    const looked = this.state?.nextSeconds === undefined ? 0 : this.seconds - began;
+    this.seconds = began;
+    await this.play();
+    this.notice =
+      looked > 0
+        ? `Nothing switches in ${duration(Math.round(looked / 60) * 60)} as the knobs stand.`
+        : 'Nothing switches by itself as the knobs stand.';
   }
 
   /** From the start again, with nothing turned. */
@@ -167,6 +186,7 @@ export class Bench {
   private async ask() {
     const plan = this.plan();
     if (!plan) return;
+    this.notice = '';
     const asked = performance.now();
     const answer = await this.newest.ask((signal) =>
       outcome(

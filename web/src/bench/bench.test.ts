@@ -118,7 +118,7 @@ it('shows a value as its signal says, whatever that is called', async () => {
 it('sneaks up on a level: to just before it, a wait, then just past it; both ends of the cable together', async () => {
   const one = await bench();
   await one.forward(10);
-  await one.sneakUp('bus_volts', 11.5, true, 0.02);
+  await one.crossSlowly('bus_volts', 11.5, true, 0.02);
   expect(one.turns.map((turn) => [turn.seconds, turn.knob, turn.value])).toEqual([
     [10, 'battery_volts', 11.52],
     [10, 'bus_volts', 11.52],

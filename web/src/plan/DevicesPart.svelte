@@ -112,7 +112,7 @@
         {/if}
         <div class="flex gap-2">
           <Action main type="submit" disabled={!fitting.chosen}>Fit it</Action>
-          <Action onclick={() => (fitting.open = false)}>Leave it</Action>
+          <Action onclick={() => (fitting.open = false)}>Cancel</Action>
         </div>
       </form>
     {/if}

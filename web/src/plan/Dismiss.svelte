@@ -31,7 +31,7 @@
     );
     problem = refused;
     if (data) {
-      editor.take(data.plan, `finding left: ${reason.trim()}`);
+      editor.take(data.plan, `finding accepted: ${reason.trim()}`);
       asking = false;
     }
   }
@@ -55,15 +55,13 @@
       maxlength={MOST}
       autofocus
       required
-      aria-label="Why it is left as it is"
-      placeholder="Why it is left as it is"
+      aria-label="Why it is accepted"
+      placeholder="Why it is accepted"
     />
-    <Action type="submit" disabled={reason.trim() === ''}>Leave it so</Action>
+    <Action type="submit" disabled={reason.trim() === ''}>Accept it</Action>
     <Action onclick={() => (asking = false)}>Cancel</Action>
   </form>
   {#if problem}<Trouble {problem} />{/if}
 {:else}
-  <button class="min-h-11 text-sm underline" onclick={() => (asking = true)}
-    >Leave it as it is, with a reason…</button
-  >
+  <button class="min-h-11 text-sm underline" onclick={() => (asking = true)}>Accept with a reason…</button>
 {/if}

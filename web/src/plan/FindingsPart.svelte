@@ -56,11 +56,13 @@
   {/each}
   {#if left.length > 0}
     <section class="mt-8 border-t border-rule pt-4" aria-labelledby="left">
-      <h3 id="left">Left as they are</h3>
-      <p class="text-soft">Each holds for the numbers it was left at; when they change it is open again.</p>
+      <h3 id="left">Accepted</h3>
+      <p class="text-soft">
+        Each holds for the numbers it was accepted at; when they change it is open again.
+      </p>
       {#each left as finding, i (key(finding) + i)}
         <FindingLine {finding} at={editor.plan && partName(editor.plan, finding.at)} go={() => go(finding)}>
-          <p class="w-full font-bold">Left because: {finding.dismissed}</p>
+          <p class="w-full font-bold">Accepted because: {finding.dismissed}</p>
           {#if !readonly}<Dismiss {editor} {finding} />{/if}
         </FindingLine>
       {/each}

@@ -134,7 +134,7 @@
                 aria-label="Name of revision {one.number}"
               />
               <Action type="submit">Keep the name</Action>
-              <Action onclick={() => (naming = undefined)}>Leave it</Action>
+              <Action onclick={() => (naming = undefined)}>Cancel</Action>
             </form>
           {/if}
           <p class="flex flex-wrap gap-x-4 text-sm">

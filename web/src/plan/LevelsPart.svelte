@@ -69,6 +69,9 @@
     <section class="px-4 py-4 md:px-6" aria-labelledby="gauge">
       <div class="flex flex-wrap items-end gap-x-6 gap-y-2">
         <h2 id="gauge" class="sr-only">Levels</h2>
+        <a class="flex min-h-11 items-center underline" href="#/site/{editor.site}/plan/outputs"
+          >Back to the outputs</a
+        >
         <fieldset class="flex">
           <legend class="sr-only">Axis</legend>
           {#each units as [one, word] (one)}

@@ -3,10 +3,12 @@
   import { actsOn } from '../lib/shell/parts';
   import type { Finding, Output, OutputFigures, OutputReading, Rating, Rule, Working } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
-  import Action from '../lib/shell/Action.svelte';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
+  import { levelsOf, plain } from '../lib/sentence/plain';
   import { written } from '../lib/sentence/quantity';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import FindingLine from './FindingLine.svelte';
+  import LogicOf from './LogicOf.svelte';
   import type { PlanEditor } from './planEditor.svelte';
   import OutputFacts from './OutputFacts.svelte';
   import RatingBars from './RatingBars.svelte';
@@ -26,18 +28,34 @@
     whyNot?: string;
     end: number;
     readonly: boolean;
-    focus: () => void;
+    /** Whether it is the one that is worked on. */
+    open: boolean;
+    toggle: () => void;
   }
-  let { editor, output, reading, findings, workings, ratings, figures, whyNot, end, readonly, focus }: Props =
-    $props();
+  let {
+    editor,
+    output,
+    reading,
+    findings,
+    workings,
+    ratings,
+    figures,
+    whyNot,
+    end,
+    readonly,
+    open,
+    toggle,
+  }: Props = $props();
 
-  let panel = $state<'rules' | 'facts' | 'sums'>();
+  let panel = $state<'rules' | 'wiring' | 'logic' | 'calculation'>();
 
   async function closeRules() {
     panel = undefined;
     await tick();
     document.getElementById(`rules-of-${output.id}`)?.focus();
   }
+
+  const SEVERITIES = ['DANGER', 'CAUTION', 'NOTE'] as const;
 
   type Slot = 'automatic' | 'protection' | 'lockout' | 'contact' | 'clock';
 
@@ -51,6 +69,18 @@
     ['OPEN', 'test force: open'],
     ['CLOSED', 'test force: closed'],
   ] as const;
+  const worst = $derived(SEVERITIES.find((one) => findings.some((finding) => finding.severity === one)));
+  /** Its rule and what guards it in one line. */
+  const summary = $derived.by(() => {
+    if (output.mode === 'OFF') return 'Off';
+    const said = (['automatic', 'protection'] as const).map((slot) => {
+      const [sentence, rule] = [reading?.[slot], output[slot]];
+      if (!sentence || !rule || (slot === 'automatic' && output.mode === 'ON')) return '';
+      return levelsOf(sentence, rule) || plain(sentence, rule);
+    });
+    return [output.mode === 'ON' ? 'On' : '', ...said].filter(Boolean).join('; ');
+  });
+  const position = (one: Output['rest']) => (one ?? 'OPEN').toLowerCase();
   const acts = $derived(editor.plan ? actsOn(editor.plan, output.loads) : '');
   const errors = $derived((slot: Slot) => {
     const start = `/program/outputs/${output.id}/${slot}/`;
@@ -89,143 +119,178 @@
   function setForce(force: Output['testForce']) {
     editor.set(['program', 'outputs', output.id, 'testForce'], force, says('test force'));
   }
+
+  const pathOf = (slot: Slot) => `program/outputs/${output.id}/${slot}`;
+  const panels = $derived(
+    (
+      [
+        ['rules', 'Rules', !readonly],
+        ['wiring', 'Wiring', !readonly],
+        ['logic', 'Logic', true],
+        ['calculation', 'Calculation', workings.length > 0],
+      ] as const
+    ).filter(([, , offered]) => offered),
+  );
 </script>
 
-<article
-  class="border-b border-rule px-4 py-4 md:px-6"
-  aria-labelledby="output-{output.id}"
-  onfocusin={focus}
->
-  <div
-    class="grid grid-cols-[auto_minmax(0,1fr)] items-center gap-x-4 gap-y-2 sm:grid-cols-[auto_minmax(0,1fr)_auto]"
-  >
-    <ContactSymbol {closed} label={output.name} />
-    <div class="min-w-0">
-      <h3 id="output-{output.id}">{output.name}</h3>
-      <p class="flex flex-wrap items-center gap-x-2 text-sm text-soft">
-        {acts}; rests {(output.rest ?? 'OPEN').toLowerCase()}, dead {(output.dead ?? 'OPEN').toLowerCase()}
-        <select
-          class="force {output.testForce === 'NONE' ? 'no-print' : 'font-bold text-danger'}"
-          aria-label="Test force of {output.name}"
-          disabled={readonly}
-          value={output.testForce}
-          onchange={(event) => setForce(event.currentTarget.value as Output['testForce'])}
-        >
-          {#each forces as [force, word] (force)}<option value={force}>{word}</option>{/each}
-        </select>
-      </p>
-    </div>
-    <fieldset class="flex max-sm:col-span-2" disabled={readonly}>
-      <legend class="sr-only">Mode of {output.name}</legend>
-      {#each modes as [mode, word] (mode)}
-        <label
-          class="-ml-px flex min-h-11 cursor-pointer items-center border border-rule-strong px-3 first-of-type:ml-0 has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-focus"
-        >
-          <input
-            class="sr-only"
-            type="radio"
-            name="mode-{output.id}"
-            value={mode}
-            checked={output.mode === mode}
-            onchange={() => setMode(mode)}
-          />{word}
-        </label>
-      {/each}
-    </fieldset>
-  </div>
-  {#if output.automatic && reading?.automatic}
-    <div class="rule {output.mode === 'BY_RULE' ? '' : 'text-soft'}">
-      <p class="text-sm text-soft">mode</p>
-      <SentenceEditor
-        sentence={reading.automatic}
-        rule={output.automatic}
-        {readonly}
-        errors={errors('automatic')}
-        change={(field, label, value) => setField('automatic', field, label, value)}
-      />
-      {#if output.mode !== 'BY_RULE'}<p class="text-sm">
-          Kept, but not acting: the mode is {output.mode.toLowerCase()}.
-        </p>{/if}
-    </div>
-  {/if}
-  {#if output.protection && reading?.protection}
-    <div class="rule guard">
-      <p class="text-sm text-soft">protection, above any mode</p>
-      <SentenceEditor
-        sentence={reading.protection}
-        rule={output.protection}
-        {readonly}
-        errors={errors('protection')}
-        change={(field, label, value) => setField('protection', field, label, value)}
-      />
-    </div>
-  {/if}
-  {#if output.lockout && reading?.lockout}
-    <SentenceEditor
-      sentence={reading.lockout}
-      rule={output.lockout}
-      {readonly}
-      errors={errors('lockout')}
-      change={(field, label, value) => setField('lockout', field, label, value)}
-    />
-  {/if}
-  {#if output.testForce !== 'NONE'}
-    <p class="hatch-force mt-2">
-      <span class="bg-paper px-2 py-1 font-bold text-danger"
-        >Forced {output.testForce.toLowerCase()} past mode and protection until withdrawn</span
-      >
-    </p>
-  {/if}
-  {#if figures}
-    <WeekLane {figures} {end} />
-    <p class="text-sm text-soft">
-      {#if whyNot}Stays {figures.startsClosed ? 'closed' : 'open'} in the simulated run: {whyNot}.
-      {:else}<span class="number">{figures.switchings}</span>
-        {figures.switchings === 1 ? 'switching' : 'switchings'} in the simulated run, the first seven days above.{/if}
-    </p>
-  {/if}
-  {#if ratings.length > 0}<RatingBars {ratings} />{/if}
-  {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
-  <div class="no-print mt-2 flex flex-wrap gap-2">
-    {#if !readonly}
-      <Action
-        id="rules-of-{output.id}"
-        onclick={() => (panel = panel === 'rules' ? undefined : 'rules')}
-        aria-expanded={panel === 'rules'}
-        aria-label="Rules of {output.name}">Rules…</Action
-      >
-    {/if}
-    {#if !readonly}
-      <Action
-        onclick={() => (panel = panel === 'facts' ? undefined : 'facts')}
-        aria-expanded={panel === 'facts'}
-        aria-label="Facts of {output.name}">Facts…</Action
-      >
-    {/if}
-    <a
-      class="flex min-h-11 items-center px-2 underline"
-      href="/api/sites/{editor.site}/revisions/{editor.revision?.number}/logic/{output.id}"
-      title="The saved revision's logic as structured text (IEC 61131-3) for a programmable relay"
-      download>Logic</a
+<article class="border-b border-rule" aria-labelledby="output-{output.id}">
+  <h3 class="font-normal">
+    <button
+      class="row {open ? 'bg-raised' : 'hover:bg-raised'}"
+      aria-expanded={open}
+      aria-controls="open-{output.id}"
+      onclick={toggle}
     >
-    {#if workings.length > 0}
-      <Action
-        onclick={() => (panel = panel === 'sums' ? undefined : 'sums')}
-        aria-expanded={panel === 'sums'}
-        aria-label="Sums worked out for {output.name}">Sums…</Action
-      >
-    {/if}
-  </div>
-  {#if panel === 'rules'}
-    <RulePicker {editor} {output} close={closeRules} />
-  {:else if panel === 'facts'}
-    <OutputFacts {editor} {output} {reading} {errors} change={setField} />
-  {:else if panel === 'sums'}
-    <div class="mt-2"><Worked {editor} {workings} {readonly} /></div>
+      <ContactSymbol {closed} label={output.name} />
+      <span class="min-w-0 grow text-left">
+        <span class="flex items-baseline gap-x-3">
+          <span id="output-{output.id}" class="max-w-full shrink-0 truncate font-bold">{output.name}</span>
+          {#if !open}<span class="hidden truncate text-sm text-soft sm:block">{acts}</span>{/if}
+        </span>
+        {#if output.testForce !== 'NONE'}
+          <span class="block truncate text-sm font-bold text-danger"
+            >Forced {output.testForce.toLowerCase()} for a test</span
+          >
+        {:else}<span class="block truncate text-sm text-soft">{open ? acts : summary}</span>{/if}
+      </span>
+      {#if figures}<span class="hidden w-24 shrink-0 sm:block"><WeekLane {figures} {end} /></span>{/if}
+      <span class="w-6 shrink-0">
+        {#if worst}<SeverityMark severity={worst} count={findings.length} brief />{/if}
+      </span>
+    </button>
+  </h3>
+  {#if open}
+    <div id="open-{output.id}" class="px-4 pb-4 md:px-6">
+      <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <fieldset class="flex" disabled={readonly}>
+          <legend class="sr-only">Mode of {output.name}</legend>
+          {#each modes as [mode, word] (mode)}
+            <label
+              class="-ml-px flex min-h-11 items-center border border-rule-strong px-3 first-of-type:ml-0 has-checked:bg-ink has-checked:text-paper has-focus-visible:outline-3 has-focus-visible:outline-offset-2 has-focus-visible:outline-focus {readonly
+                ? 'text-soft not-has-checked:border-dashed'
+                : 'cursor-pointer'}"
+            >
+              <input
+                class="sr-only"
+                type="radio"
+                name="mode-{output.id}"
+                value={mode}
+                checked={output.mode === mode}
+                onchange={() => setMode(mode)}
+              />{word}
+            </label>
+          {/each}
+        </fieldset>
+        <p class="flex flex-wrap items-center gap-x-3 text-sm text-soft">
+          at rest {position(output.rest)}, without power {position(output.dead)}
+          <select
+            class="force {output.testForce === 'NONE' ? 'no-print' : 'font-bold text-danger'}"
+            aria-label="Test force of {output.name}"
+            disabled={readonly}
+            value={output.testForce}
+            onchange={(event) => setForce(event.currentTarget.value as Output['testForce'])}
+          >
+            {#each forces as [force, word] (force)}<option value={force}>{word}</option>{/each}
+          </select>
+        </p>
+      </div>
+      {#if output.automatic && reading?.automatic}
+        <div class="rule {output.mode === 'BY_RULE' ? '' : 'text-soft'}">
+          <p class="text-sm text-soft">rule</p>
+          <SentenceEditor
+            sentence={reading.automatic}
+            rule={output.automatic}
+            path={pathOf('automatic')}
+            {readonly}
+            errors={errors('automatic')}
+            change={(field, label, value) => setField('automatic', field, label, value)}
+          />
+          {#if output.mode !== 'BY_RULE'}<p class="text-sm">
+              Kept, but not acting: the mode is {output.mode.toLowerCase()}.
+            </p>{/if}
+        </div>
+      {/if}
+      {#if output.protection && reading?.protection}
+        <div class="rule guard">
+          <p class="text-sm text-soft">protection, always wins</p>
+          <SentenceEditor
+            sentence={reading.protection}
+            rule={output.protection}
+            path={pathOf('protection')}
+            {readonly}
+            errors={errors('protection')}
+            change={(field, label, value) => setField('protection', field, label, value)}
+          />
+        </div>
+      {/if}
+      {#if output.lockout && reading?.lockout}
+        <SentenceEditor
+          sentence={reading.lockout}
+          rule={output.lockout}
+          {readonly}
+          errors={errors('lockout')}
+          change={(field, label, value) => setField('lockout', field, label, value)}
+        />
+      {/if}
+      {#if output.testForce !== 'NONE'}
+        <p class="hatch-force mt-2">
+          <span class="bg-paper px-2 py-1 font-bold text-danger"
+            >Forced {output.testForce.toLowerCase()} past mode and protection until withdrawn</span
+          >
+        </p>
+      {/if}
+      {#if figures}
+        <p class="mt-1 text-sm text-soft">
+          {#if whyNot}Stays {figures.startsClosed ? 'closed' : 'open'} in the simulated run: {whyNot}.
+          {:else}<span class="number">{figures.switchings}</span>
+            {figures.switchings === 1 ? 'switching' : 'switchings'} in the simulated run, the first seven days above.{/if}
+        </p>
+      {/if}
+      {#if ratings.length > 0}<RatingBars {ratings} />{/if}
+      {#each findings as finding, i (i)}<FindingLine
+          {finding}
+          editor={readonly ? undefined : editor}
+        />{/each}
+      <div class="no-print mt-1 flex flex-wrap gap-x-6">
+        {#each panels as [key, name] (key)}
+          <button
+            id={key === 'rules' ? `rules-of-${output.id}` : undefined}
+            class="min-h-11 underline decoration-rule-strong underline-offset-4 {panel === key
+              ? 'font-bold'
+              : ''}"
+            aria-expanded={panel === key}
+            aria-label="{name} of {output.name}"
+            onclick={() => (panel = panel === key ? undefined : key)}>{name}</button
+          >
+        {/each}
+      </div>
+      {#if panel === 'rules'}
+        <RulePicker {editor} {output} close={closeRules} />
+      {:else if panel === 'wiring'}
+        <OutputFacts {editor} {output} {reading} {errors} change={setField} />
+      {:else if panel === 'logic'}
+        <LogicOf {editor} {output} />
+      {:else if panel === 'calculation'}
+        <div class="mt-2"><Worked {editor} {workings} {readonly} /></div>
+      {/if}
+    </div>
   {/if}
 </article>
 
 <style>
+  .row {
+    display: flex;
+    width: 100%;
+    min-height: 3rem;
+    align-items: center;
+    gap: 0.75rem;
+    padding: 0.125rem 1rem;
+  }
+  @media (min-width: 48rem) {
+    .row {
+      padding-inline: 1.5rem;
+    }
+  }
   .rule {
     margin-top: 0.5rem;
     padding-left: 0.75rem;
@@ -244,6 +309,9 @@
     background-color: transparent;
   }
   @media (pointer: coarse) {
+    .row {
+      min-height: 3.5rem;
+    }
     .force {
       min-height: 44px;
     }

@@ -45,7 +45,7 @@
           pullInWatts: 3,
         },
       },
-      'contact told',
+      'contact set',
     );
   const supplies = $derived(editor.plan ? suppliesOf(editor.plan) : []);
   /** What no other output drives. */
@@ -149,10 +149,11 @@
       </select></label
     >
     <label class="text-sm"
-      >With its device dead<select
+      >Without power<select
         class="field mt-1 block"
         value={output.dead ?? 'OPEN'}
-        onchange={(event) => put({ dead: event.currentTarget.value as Output['dead'] }, 'dead position')}
+        onchange={(event) =>
+          put({ dead: event.currentTarget.value as Output['dead'] }, 'position without power')}
       >
         {#each positions as [value, word] (value)}<option {value}>{word}</option>{/each}
       </select></label
@@ -178,7 +179,7 @@
     {#if output.contact}
       <Action onclick={() => without('contact')}>Unset the contact</Action>
     {:else}
-      <Action onclick={contact}>Tell its contact</Action>
+      <Action onclick={contact}>Set its contact</Action>
     {/if}
     {#if output.clock}
       {@const clock = output.clock}
@@ -189,8 +190,8 @@
     {:else}
       <Action
         onclick={() =>
-          put({ clock: { offsetSeconds: 0, driftSecondsPerDay: 0, lostAtPowerDown: false } }, 'clock told')}
-        >Tell its clock</Action
+          put({ clock: { offsetSeconds: 0, driftSecondsPerDay: 0, lostAtPowerDown: false } }, 'clock set')}
+        >Set its clock</Action
       >
     {/if}
   </div>

@@ -1,18 +1,25 @@
 <script lang="ts">
   import type { Plan } from '../lib/api/api';
-  import { tick } from 'svelte';
+  import { flushSync, tick } from 'svelte';
   import Gauge from '../lib/gauge/Gauge.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { partName } from '../lib/shell/parts';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import { seasonOf } from '../season/season.svelte';
   import TapeView from '../season/TapeView.svelte';
-  import FindingLine from './FindingLine.svelte';
   import OutputCard from './OutputCard.svelte';
   import { withOutput } from './outputs';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** What each output does, with what that makes of the next days beside it. */
-  let { editor, plan, readonly }: { editor: PlanEditor; plan: Plan; readonly: boolean } = $props();
+  interface Props {
+    editor: PlanEditor;
+    plan: Plan;
+    readonly: boolean;
+    /** The output that is to be open, when one was gone to. */
+    about?: string | undefined;
+  }
+  let { editor, plan, readonly, about }: Props = $props();
 
   const season = $derived(seasonOf(editor.site));
   const workings = $derived(editor.reading?.workings ?? []);
@@ -20,10 +27,14 @@
   const elsewhere = $derived(
     open.filter((one) => !plan.program.outputs.some((output) => output.id === one.at)),
   );
-  let focused = $state<string>();
+  /** On paper every output is told in full. */
+  let printing = $state(false);
+  /** The output that is open; empty when all are closed, the first when none was chosen. */
+  let focused = $derived(about);
   async function add() {
     const added = withOutput(plan);
     editor.take(added.plan, `${added.output.name} is new`);
+    focused = added.output.id;
     await tick();
     document.getElementById(`output-${added.output.id}`)?.scrollIntoView({ block: 'start' });
   }
@@ -31,15 +42,36 @@
   const shown = $derived(focused ?? plan.program.outputs[0]?.id);
 </script>
 
-<div class="grid grid-cols-1 xl:grid-cols-[minmax(30rem,1fr)_minmax(0,1.05fr)]">
-  <section aria-label="Outputs">
-    {#if elsewhere.length > 0}
-      <div class="border-b border-rule px-4 pt-3 pb-4 md:px-6" aria-labelledby="site-findings">
-        <h2 id="site-findings">Findings at the site</h2>
-        {#each elsewhere as finding, i (i)}
-          <FindingLine {finding} at={partName(plan, finding.at)} editor={readonly ? undefined : editor} />
-        {/each}
-      </div>
+<svelte:window
+  onbeforeprint={() => flushSync(() => (printing = true))}
+  onafterprint={() => (printing = false)}
+/>
+
+<div
+  class="grid grid-cols-1 lg:grid-cols-[9.5rem_minmax(0,1fr)] xl:grid-cols-[9.5rem_minmax(0,1.1fr)_minmax(0,1fr)]"
+>
+  <aside
+    class="no-print hidden border-r border-rule lg:sticky lg:top-0 lg:block lg:h-screen lg:overflow-y-auto"
+    aria-label="Levels"
+  >
+    <a
+      class="flex min-h-11 items-center justify-center text-sm underline"
+      href="#/site/{editor.site}/plan/levels">Levels in full</a
+    >
+    <Gauge {plan} gauge={editor.reading?.gauge} emphasised={shown} />
+  </aside>
+  <section aria-label="Outputs" class="min-w-0">
+    {#if elsewhere[0]}
+      <a
+        class="flex min-h-11 items-center gap-3 border-b border-rule px-4 text-sm md:px-6"
+        href="#/site/{editor.site}/plan/findings"
+      >
+        <SeverityMark severity={elsewhere[0].severity} />
+        <span class="min-w-0 grow truncate">{partName(plan, elsewhere[0].at)}: {elsewhere[0].text}</span>
+        <span class="shrink-0 underline"
+          >{elsewhere.length === 1 ? 'See it' : `all ${elsewhere.length} at the site`}</span
+        >
+      </a>
     {/if}
     {#each plan.program.outputs as output (output.id)}
       <OutputCard
@@ -53,7 +85,8 @@
         whyNot={season.answer?.run.whyNot[output.id]}
         end={season.answer?.run.durationSeconds ?? 0}
         {readonly}
-        focus={() => (focused = output.id)}
+        open={printing || shown === output.id}
+        toggle={() => (focused = shown === output.id ? '' : output.id)}
       />
     {:else}
       <p class="p-6">No output is programmed here yet.</p>
@@ -63,13 +96,9 @@
     {/if}
   </section>
   <aside
-    class="border-rule xl:sticky xl:top-0 xl:h-screen xl:overflow-y-auto xl:border-l"
+    class="border-rule lg:col-start-2 xl:sticky xl:top-0 xl:col-start-3 xl:h-screen xl:overflow-y-auto xl:border-l"
     aria-label="What it does"
   >
-    <TapeView {editor} {season} output={shown} />
-    <h2 class="px-4 pt-2 md:px-6">Levels</h2>
-    <div class="mx-auto max-w-xl px-4 pb-6">
-      <Gauge {plan} gauge={editor.reading?.gauge} emphasised={shown} />
-    </div>
+    <TapeView {editor} {season} output={shown || plan.program.outputs[0]?.id} />
   </aside>
 </div>

@@ -30,7 +30,6 @@
   const system = $derived(part === 'system' ? import('./system/SystemPart.svelte') : undefined);
   const parts = $derived([
     { key: 'system', name: 'System', count: undefined },
-    { key: 'levels', name: 'Levels', count: undefined },
     { key: 'outputs', name: 'Outputs', count: plan?.program.outputs.length },
     { key: 'devices', name: 'Devices', count: plan?.program.devices?.length || undefined },
     {
@@ -58,6 +57,8 @@
       go('system');
     }
   }
+  /** The output that was gone to last. */
+  let output = $state<string>();
   let about = $state.raw<Pick<Finding, 'path' | 'at'>>();
 
   /** To a field that is refused: at its output, or in the sheet of its part. */
@@ -72,6 +73,7 @@
   }
 
   function goToOutput(id: string) {
+    output = id;
     go('outputs');
     setTimeout(() => document.getElementById(`output-${id}`)?.scrollIntoView({ block: 'start' }), ARRIVED_MS);
   }
@@ -80,7 +82,12 @@
 <Frame title={plan?.site.name ?? 'Plan'} site={params.site} place="plan">
   {#snippet header()}{#if plan}<SaveState {editor} />{/if}{/snippet}
 
-  <Tabs tabs={parts} {part} address="/site/{params.site}/plan" label="Parts of the plan" />
+  <Tabs
+    tabs={parts}
+    part={part === 'levels' ? 'outputs' : part}
+    address="/site/{params.site}/plan"
+    label="Parts of the plan"
+  />
   {#if editor.saveProblem}<Trouble problem={editor.saveProblem} retry={() => editor.save()} />{/if}
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   <Conflict {editor} />
@@ -133,6 +140,6 @@
   {:else if part === 'revisions'}
     <History {editor} />
   {:else}
-    <OutputsPart {editor} {plan} {readonly} />
+    <OutputsPart {editor} {plan} {readonly} about={output} />
   {/if}
 </Frame>

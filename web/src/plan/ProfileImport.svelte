@@ -107,7 +107,7 @@
           </select>
         </label>
         <Action main onclick={take}>Take it</Action>
-        <Action onclick={() => ((preview = undefined), (file = undefined))}>Leave it</Action>
+        <Action onclick={() => ((preview = undefined), (file = undefined))}>Cancel</Action>
       </div>
     </div>
   {:else if preview}

@@ -40,7 +40,7 @@
       </ul>
       <div class="mt-2 flex gap-2">
         <Action main onclick={take}>Apply</Action>
-        <Action onclick={() => (preview = undefined)}>Leave it</Action>
+        <Action onclick={() => (preview = undefined)}>Cancel</Action>
       </div>
     </div>
   {:else}

@@ -41,7 +41,7 @@
 <div class="ml-auto flex flex-wrap items-center gap-2 max-md:gap-1">
   <p class="text-sm md:mr-2" role="status">
     {#if editor.revision}
-      <span class="max-md:sr-only">revision </span><span class="number">{editor.revision.number}</span
+      <span class="max-md:sr-only">revision&nbsp;</span><span class="number">{editor.revision.number}</span
       >{#if session.mayChange}:
         {#if editor.saving === 'saving'}saving
         {:else if editor.dirty}<span class="font-bold">unsaved changes</span

@@ -82,6 +82,6 @@
   {#if problem}<Trouble {problem} />{/if}
   <div class="mt-3 flex gap-2">
     <Action main type="submit" disabled={bad.length > 0 || wanted.length === 0}>Set them</Action>
-    <Action onclick={close}>Leave it</Action>
+    <Action onclick={close}>Cancel</Action>
   </div>
 </form>

@@ -148,8 +148,8 @@
       </p>
     {/if}
     <p class="text-sm text-soft">
-      Simulated, with seeded weathers of the place; a chance is a share of them, with the 90 % interval of
-      Wilson. No promise, and no proof of safety.
+      Simulated, with weathers drawn from the place’s months; a chance is a share of them, with the 90 %
+      interval of Wilson. No promise, and no proof of safety.
     </p>
   </section>
 {:else if !work.running}

@@ -55,7 +55,7 @@
       type="number"
       min="0"
       max="100"
-      placeholder="as told"
+      placeholder="as set"
       value={asked.startPercent ?? ''}
       onchange={(event) => {
         if (event.currentTarget.value === '') asked.startPercent = undefined;
@@ -71,7 +71,7 @@
         asked.resistance = 1;
         asked.loadPercent = 100;
         asked.startPercent = undefined;
-      }}>As the site tells</Action
+      }}>As set at the site</Action
     >
   </div>
 </div>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { lit } from '../lib/gauge/lit.svelte';
   import { minute } from '../lib/sentence/quantity';
   import Lanes from '../lib/tape/Lanes.svelte';
   import { bucketAt } from '../lib/tape/readout';
@@ -31,6 +32,11 @@
   const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
   const names = $derived(Object.fromEntries((plan?.program.outputs ?? []).map((one) => [one.id, one.name])));
   const lines = $derived(linesOf(answer?.run.levels ?? [], names, output));
+
+  const bright = $derived.by(() => {
+    const peg = editor.reading?.gauge.pegs.find((one) => one.path === lit.path);
+    return peg && { output: peg.at, value: peg.value, percent: peg.unit === '%' };
+  });
 
   $effect(() => {
     const { from, weather, seed, meanCelsius } = season.asked;
@@ -65,6 +71,7 @@
           {lines}
           {zone}
           compact
+          {bright}
           choose={(from, to) => season.spans.show({ from, to })}
           {hovered}
           hover={(seconds) => (hovered = seconds)}

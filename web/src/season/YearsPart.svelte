@@ -10,7 +10,7 @@
   import WorkBar from './WorkBar.svelte';
   import { LongWork } from './work.svelte';
 
-  /** The same plan in several seeded years: how much one differs from another, and the worst fortnight of all. */
+  /** The same plan in several years: how much one differs from another, and the worst fortnight of all. */
   let { plan, season }: { plan: Plan; season: SeasonRun } = $props();
 
   const work = $derived(new LongWork(season.site, 'years'));
@@ -109,7 +109,7 @@
       <table class="w-full max-w-5xl text-right">
         <thead class="text-sm text-soft">
           <tr>
-            <th class="py-1 text-left font-normal">seed</th>
+            <th class="py-1 text-left font-normal">weather no.</th>
             {#each shown as [name] (name)}<th class="py-1 pl-4 font-normal">{name}</th>{/each}
             <th class="py-1 pl-4 font-normal">worst fortnight from</th>
           </tr>
@@ -140,7 +140,7 @@
       <div class="mt-5 border-t border-rule pt-4">
         <h2>The worst fortnight</h2>
         <p class="mt-1">
-          From <span class="number">{day(worst.worst.from, 'UTC')}</span>, seed
+          From <span class="number">{day(worst.worst.from, 'UTC')}</span>, weather no.
           <span class="number">{worst.seed}</span>: the sun had
           <span class="number">{energy(worst.worst.arrayJoules / 3600)}</span>, loads wanted
           <span class="number">{energy(worst.worst.wantedJoules / 3600)}</span>; the battery came down to
@@ -149,11 +149,13 @@
         <Action class="mt-3" onclick={() => worst && show(worst)}>Show it on the tape</Action>
       </div>
     {/if}
-    <p class="mt-4 text-sm text-soft">Simulated, with seeded years of the place; no proof of safety.</p>
+    <p class="mt-4 text-sm text-soft">
+      Simulated, with weather drawn from the place’s months; no proof of safety.
+    </p>
   </section>
 {:else if !work.running}
   <p class="px-4 py-4 text-soft md:px-6">
-    The plan in several seeded years, with other circumstances as set at the tape: how much one year differs
-    from another.
+    The plan in several years, with other circumstances as set at the tape: how much one year differs from
+    another.
   </p>
 {/if}

@@ -17,5 +17,6 @@ export function linesOf(
       value: level.value,
       label: output === ALL ? levelName(names[level.output] ?? level.output, level.term) : level.term,
       percent: level.percent,
+      output: level.output,
     }));
 }

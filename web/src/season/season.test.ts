@@ -136,7 +136,9 @@ it('puts days into months and marks those on which something was not served', ()
 it('draws the thresholds of one output by their terms, of all with the outputs’ names', () => {
   const level = { output: 'a', term: 'LVD', value: 11.5, percent: false, falling: true };
   const levels = [level, { ...level, output: 'b', term: 'on', value: 90, percent: true }];
-  expect(linesOf(levels, { a: 'Radio' }, 'a')).toEqual([{ value: 11.5, label: 'LVD', percent: false }]);
+  expect(linesOf(levels, { a: 'Radio' }, 'a')).toEqual([
+    { value: 11.5, label: 'LVD', percent: false, output: 'a' },
+  ]);
   expect(linesOf(levels, { a: 'Radio' }, 'all').map((line) => line.label)).toEqual(['Radio LVD', 'b on']);
 });
 

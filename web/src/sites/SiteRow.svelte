@@ -137,7 +137,7 @@
         /></label
       >
       <Action type="submit">Make the copy</Action>
-      <Action onclick={() => (copying = false)}>Leave it</Action>
+      <Action onclick={() => (copying = false)}>Cancel</Action>
     </form>
   {/if}
   {#if caring}
@@ -153,7 +153,7 @@
       <DateField label="last bench test" name="benchTest" value={site.benchTest ?? ''} />
       <DateField label="next upkeep" name="upkeep" value={site.upkeep ?? ''} />
       <Action type="submit">Note it</Action>
-      <Action onclick={() => (caring = false)}>Leave it</Action>
+      <Action onclick={() => (caring = false)}>Cancel</Action>
     </form>
   {/if}
 </li>

@@ -3,7 +3,12 @@
   let { closed, label }: { closed: boolean; label: string } = $props();
 </script>
 
-<svg viewBox="0 0 64 32" class="h-8 w-16" role="img" aria-label="{label}: {closed ? 'closed' : 'open'}">
+<svg
+  viewBox="0 0 64 32"
+  class="h-8 w-16 shrink-0"
+  role="img"
+  aria-label="{label}: {closed ? 'closed' : 'open'}"
+>
   <g stroke="var(--ink)" stroke-width="2.5" fill="none" stroke-linecap="round">
     <path d="M2 22H20M44 22H62" />
     <path class="blade" d={closed ? 'M20 22L45 22' : 'M20 22L42 8'} />

@@ -2,6 +2,7 @@
   import type { Gauge, Plan } from '../api/api';
   import { fixed } from '../sentence/quantity';
   import { GaugeView } from './gaugeView.svelte';
+  import { lit } from './lit.svelte';
   import { REFERENCE_CELSIUS, ticks, type Peg, type Unit } from './pegs';
 
   interface Props {
@@ -42,10 +43,13 @@
 {#snippet side(pegs: Peg[], at: number[], direction: -1 | 1)}
   {#each pegs as peg, i (peg.path)}
     {@const bad = wrong?.has(peg.path)}
+    {@const bright = lit.path === peg.path}
+    {@const bold = bright || !dim(peg)}
     <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
     <g
       class="peg"
-      opacity={dim(peg) ? 0.8 : 1}
+      opacity={bold ? 1 : 0.75}
+      {...lit.by(peg.path)}
       role={large ? 'slider' : undefined}
       tabindex={large ? 0 : undefined}
       aria-label={large ? `${peg.term} of ${peg.name}` : undefined}
@@ -83,25 +87,26 @@
         />
       {/if}
       <path
-        d={view.shape(peg, view.axis + direction * 14)}
-        fill={bad ? 'var(--danger)' : peg.switches ? 'var(--ink)' : 'var(--paper)'}
-        stroke={bad ? 'var(--danger)' : 'var(--ink)'}
-        stroke-width="1.6"
+        d={view.shape(peg, view.axis + direction * (large ? 14 : 11))}
+        fill={bright ? 'var(--focus)' : bad ? 'var(--danger)' : peg.switches ? 'var(--ink)' : 'var(--paper)'}
+        stroke={bright ? 'var(--focus)' : bad ? 'var(--danger)' : 'var(--ink)'}
+        stroke-width={bright ? 3 : 1.6}
       />
       <path
-        d="M{view.axis + direction * (large ? 30 : 24)} {view.y(peg.stands)}L{view.axis +
-          direction * (large ? 46 : 36)} {at[i]}"
+        d="M{view.axis + direction * (large ? 30 : 19)} {view.y(peg.stands)}L{view.axis +
+          direction * (large ? 46 : 25)} {at[i]}"
         stroke="var(--rule-strong)"
         fill="none"
       />
       <text
-        x={view.axis + direction * (large ? 52 : 40)}
+        x={view.axis + direction * (large ? 52 : 27)}
         y={(at[i] ?? 0) + 4.5}
         text-anchor={direction < 0 ? 'end' : 'start'}
-        fill={bad ? 'var(--danger)' : 'var(--ink)'}
-        font-size={large ? 14 : 13}
-        ><tspan class="number" font-weight={dim(peg) ? 400 : 700}>{fixed(peg.stands, view.digits)}</tspan>
-        {bad ? '⚠ ' : ''}{peg.term}{large ? view.named(peg) : ''}</text
+        fill={bright ? 'var(--focus)' : bad ? 'var(--danger)' : 'var(--ink)'}
+        font-size={large ? 14 : 12.5}
+        ><tspan class="number" font-weight={bold ? 700 : 400}>{fixed(peg.stands, view.digits)}</tspan
+        >{#if large}
+          {bad ? '⚠ ' : ''}{peg.term}{view.named(peg)}{/if}</text
       >
       {#if large}
         <rect
@@ -209,12 +214,14 @@
     {/if}
   </svg>
 </div>
-<ul class="mt-1 flex flex-wrap justify-center gap-x-4 text-sm text-soft">
-  <li>▼ acts when falling</li>
-  <li>▲ when rising</li>
-  <li>▬ held</li>
-  <li>△ hollow: only tells</li>
-</ul>
+{#if large}
+  <ul class="mt-1 flex flex-wrap justify-center gap-x-4 text-sm text-soft">
+    <li>▼ acts when falling</li>
+    <li>▲ when rising</li>
+    <li>▬ held</li>
+    <li>△ hollow: signals only</li>
+  </ul>
+{/if}
 
 <style>
   /* A rim of paper keeps a number readable where a line runs behind it. */

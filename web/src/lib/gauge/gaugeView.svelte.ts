@@ -28,7 +28,7 @@ export class GaugeView {
   constructor(private readonly shown: () => Shown) {}
 
   readonly top = TOP;
-  readonly width = $derived.by(() => (this.shown().large ? Math.max(520, this.across) : 360));
+  readonly width = $derived.by(() => (this.shown().large ? Math.max(520, this.across) : 148));
   /** Least distance of two labels. */
   readonly least = $derived.by(() => (this.shown().large ? 24 : 17));
   readonly levels = $derived.by(() => {
@@ -39,7 +39,7 @@ export class GaugeView {
   readonly rising = $derived(this.levels.pegs.filter((peg) => peg.acts !== 'FALLING'));
   readonly height = $derived.by(() =>
     Math.max(
-      this.shown().large ? 560 : 460,
+      this.shown().large ? 560 : 620,
       40 + this.least * Math.max(this.falling.length, this.rising.length),
     ),
   );
@@ -70,9 +70,7 @@ export class GaugeView {
     const { gauge, ruler } = this.shown();
     return (ruler === 'cell' ? 1 : (gauge?.cellsOf12Volts ?? 6)) / (gauge?.cellsInSeries ?? 6);
   });
-  readonly labelled = $derived.by(() =>
-    this.shown().large ? this.walls : this.walls.filter((wall) => wall.name.startsWith('battery')),
-  );
+  readonly labelled = $derived.by(() => (this.shown().large ? this.walls : []));
   readonly labelAt = $derived.by(() =>
     spread(
       this.labelled.map((wall) => this.y(wall.value) + (wall.lower ? 13 : -5)),
@@ -101,7 +99,7 @@ export class GaugeView {
 
   shape(peg: Peg, x: number): string {
     const at = this.y(peg.stands);
-    const r = this.shown().large ? 9 : 7;
+    const r = this.shown().large ? 9 : 6;
     if (peg.acts === 'FALLING') return `M${x - r} ${at - r + 1}h${2 * r}l${-r} ${2 * r - 2}z`;
     if (peg.acts === 'RISING') return `M${x - r} ${at + r - 1}h${2 * r}l${-r} ${2 - 2 * r}z`;
     return `M${x - r} ${at - 3}h${2 * r}v6h${-2 * r}z`;

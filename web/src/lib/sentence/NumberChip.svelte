@@ -1,6 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import type { NumberChip } from '../api/api';
+  import { lit } from '../gauge/lit.svelte';
   import { stepped, typed, written } from './quantity';
 
   interface Props {
@@ -10,9 +11,11 @@
     /** What the server refused about it, if anything. */
     error?: string;
     readonly?: boolean;
+    /** Path of a level in the plan: it lights up with its peg and its line. */
+    path?: string;
     change: (value: number) => void;
   }
-  let { chip, value, error, readonly = false, change }: Props = $props();
+  let { chip, value, error, readonly = false, path, change }: Props = $props();
 
   let typing = $state(false);
   let text = $state('');
@@ -85,7 +88,7 @@
   }
 </script>
 
-<span class="inline-flex flex-col items-start">
+<span class="inline-flex flex-col items-start" {...path ? lit.by(path) : {}}>
   {#if typing}
     <input
       bind:this={input}
@@ -104,6 +107,7 @@
       bind:this={face}
       class="chip number"
       class:refused={shownError}
+      class:lit={path !== undefined && lit.path === path}
       role="spinbutton"
       tabindex="0"
       aria-label={chip.label}
@@ -146,6 +150,10 @@
   .chip[aria-readonly='true'] {
     border-color: transparent;
     cursor: default;
+  }
+  .lit {
+    border-color: var(--focus);
+    box-shadow: 0 0 0 1px var(--focus);
   }
   .refused {
     border-color: var(--danger);

@@ -8,12 +8,14 @@
     sentence: Sentence;
     /** The rule being edited; its values are shown. */
     rule: Record<string, unknown>;
+    /** Path of the rule in the plan: its levels light up with their pegs. */
+    path?: string;
     readonly?: boolean;
     /** What the server refused, by field. */
     errors?: Record<string, string>;
     change: (field: string, label: string, value: number | string) => void;
   }
-  let { sentence, rule, readonly = false, errors = {}, change }: Props = $props();
+  let { sentence, rule, path, readonly = false, errors = {}, change }: Props = $props();
 
   const held = (field: string) => atPlace(rule, field.split('.'));
 </script>
@@ -26,6 +28,7 @@
         value={Number(held(part.field) ?? part.value)}
         error={errors[part.field]}
         {readonly}
+        {...path ? { path: `${path}/${part.field.replaceAll('.', '/')}` } : {}}
         change={(value) => change(part.field, part.label, value)}
       />
     {:else}

@@ -1,11 +1,17 @@
 <script lang="ts">
   /** A severity by shape, colour and word; with a number in lists. */
-  let { severity, count }: { severity: 'DANGER' | 'CAUTION' | 'NOTE'; count?: number } = $props();
+  interface Props {
+    severity: 'DANGER' | 'CAUTION' | 'NOTE';
+    count?: number;
+    /** Shape and number alone, where a row has no room for the word. */
+    brief?: boolean;
+  }
+  let { severity, count, brief = false }: Props = $props();
 
   const words = { DANGER: 'danger', CAUTION: 'caution', NOTE: 'note' };
 </script>
 
-<span class="inline-flex items-center gap-1.5 whitespace-nowrap">
+<span class="inline-flex items-center gap-1 whitespace-nowrap">
   <svg viewBox="0 0 16 16" class="h-4 w-4" aria-hidden="true">
     {#if severity === 'DANGER'}
       <path d="M8 1 15.5 15H.5z" fill="var(--danger)" />
@@ -23,7 +29,7 @@
         ? 'font-bold text-caution'
         : ''}
   >
-    {#if count}<span class="number">{count}</span>{/if}
-    {words[severity]}
+    {#if count && !(brief && count === 1)}<span class="number">{count}</span>{/if}
+    <span class={brief ? 'sr-only' : ''}>{words[severity]}</span>
   </span>
 </span>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Trace } from '../api/api';
   import { readout, type Readout } from './readout';
   import { theme } from '../shell/theme.svelte';
@@ -24,8 +25,10 @@
     hover: (seconds: number | undefined) => void;
     /** Where the cursor stands (s since the start of the run): every lane tells its value there. */
     hovered?: number | undefined;
+    /** The level that the pointer or the focus is on: its line is drawn strong. */
+    bright?: Pick<Line, 'output' | 'value' | 'percent'> | undefined;
   }
-  let { shown, second, lines, zone, compact = false, choose, hover, hovered }: Props = $props();
+  let { shown, second, lines, zone, compact = false, choose, hover, hovered, bright }: Props = $props();
 
   const read = $derived<Readout>(hovered === undefined ? {} : readout(shown.trace, hovered));
 
@@ -44,9 +47,19 @@
   });
   const hasSource = $derived(!compact && shown.trace.acSourceWatts.some((watts) => watts > 0));
 
+  let drawn: { redraw: (rebuild: boolean) => void }[] = [];
+  const isLit = (line: Line) =>
+    untrack(
+      () =>
+        bright !== undefined &&
+        line.output === bright.output &&
+        line.value === bright.value &&
+        line.percent === bright.percent,
+    );
+
   $effect(() => {
     if (!width || !volts || !power || theme.dark === undefined) return;
-    const common = { width, zone, choose, hover, start: shown.start };
+    const common = { width, zone, choose, hover, start: shown.start, isLit };
     const plots = [
       voltageChart(volts, shown, second, lines, height.volts, common),
       powerChart(power, shown, height.power, common),
@@ -54,7 +67,14 @@
     if (charge) plots.push(chargeChart(charge, shown, second, lines, height.charge, common));
     if (source) plots.push(sourceChart(source, shown, height.source, common));
     if (warmth) plots.push(temperatureChart(warmth, shown, height.warmth, common));
+    drawn = plots;
     return () => plots.forEach((plot) => plot.destroy());
+  });
+
+  // A line that lights up is drawn anew; the charts stay.
+  $effect(() => {
+    void bright;
+    untrack(() => drawn.forEach((plot) => plot.redraw(false)));
   });
 </script>
 
@@ -82,7 +102,7 @@
     </p>
     <div bind:this={source} style:height="{height.source}px"></div>
   {/if}
-  <p class="caption flex flex-wrap gap-x-4">
+  <p class="caption flex flex-wrap gap-x-3">
     {#if read.power}
       <span>Power{@render value(read.power)}</span>
     {:else}

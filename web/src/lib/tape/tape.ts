@@ -8,6 +8,8 @@ export interface Line {
   value: number;
   label: string;
   percent: boolean;
+  /** Of which output it is. */
+  output?: string;
 }
 
 /** What a tape shows: a window of a run, and where its time begins (s since the epoch). */
@@ -17,7 +19,7 @@ export interface Shown {
 }
 
 type Ink = Record<
-  'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted' | 'ac',
+  'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted' | 'ac' | 'focus',
   string
 >;
 
@@ -35,6 +37,7 @@ function ink(): Ink {
     sun: token('--sun'),
     diverted: token('--diverted'),
     ac: token('--ac'),
+    focus: token('--focus'),
   };
 }
 
@@ -75,6 +78,8 @@ function ticks(splits: number[], step: number, zone: string): string[] {
 const CLOSE_SECONDS = 6 * 3600;
 
 interface Common {
+  /** Whether a line is the one that the pointer or the focus is on, as far as is known when it is drawn. */
+  isLit: (line: Line) => boolean;
   width: number;
   zone: string;
   choose: (from: number, to: number) => void;
@@ -195,14 +200,14 @@ export function voltageChart(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range } },
       ...rest,
-      hooks: { draw: [(plot) => drawLines(plot, volts, colours)] },
+      hooks: { draw: [(plot) => drawLines(plot, volts, colours, common.isLit)] },
     }),
     data,
     host,
   );
 }
 
-function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
+function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line: Line) => boolean) {
   const { ctx, bbox } = plot;
   const px = devicePixelRatio;
   const labels: { left: number; right: number; y: number }[] = [];
@@ -215,7 +220,9 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
     .filter(({ y }) => y >= bbox.top && y <= bbox.top + bbox.height);
   ctx.strokeStyle = colours.ink;
   ctx.setLineDash([6 * px, 4 * px]);
-  for (const { y } of there) {
+  for (const { line, y } of there) {
+    ctx.lineWidth = (isLit(line) ? 3 : 1.2) * px;
+    ctx.strokeStyle = isLit(line) ? colours.focus : colours.ink;
     ctx.beginPath();
     ctx.moveTo(bbox.left, y);
     ctx.lineTo(bbox.left + bbox.width, y);
@@ -237,7 +244,7 @@ function drawLines(plot: uPlot, lines: Line[], colours: Ink) {
     const top = Math.max(bbox.top, y - 16 * px);
     ctx.fillStyle = colours.paper;
     ctx.fillRect(right - width, top, width, 14 * px);
-    ctx.fillStyle = colours.ink;
+    ctx.fillStyle = isLit(line) ? colours.focus : colours.ink;
     ctx.textAlign = 'left';
     ctx.textBaseline = 'alphabetic';
     ctx.fillText(text, right - width + 4 * px, top + 11 * px);
@@ -272,6 +279,7 @@ export function chargeChart(
               plot,
               lines.filter((line) => line.percent),
               colours,
+              common.isLit,
             ),
         ],
       },

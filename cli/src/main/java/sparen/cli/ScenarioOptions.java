@@ -31,7 +31,10 @@ final class ScenarioOptions {
     @Option(names = "--seconds", paramLabel = "N", description = "how many seconds, instead of --days")
     private Double seconds;
 
-    @Option(names = "--seed", paramLabel = "N", description = "same seed, same weather (default ${DEFAULT-VALUE})")
+    @Option(
+            names = "--seed",
+            paramLabel = "N",
+            description = "weather no.: the same number, the same weather (default ${DEFAULT-VALUE})")
     private long seed = 1;
 
     @Option(names = "--weather", description = "${COMPLETION-CANDIDATES} (default ${DEFAULT-VALUE})")
@@ -42,7 +45,7 @@ final class ScenarioOptions {
 
     @Option(
             names = "--climate",
-            description = "seeded weather of the place's months instead of one kind of days; judged by latitude alone")
+            description = "weather drawn from the place's months instead of one kind of days; judged by latitude alone")
     private boolean climate;
 
     @Option(

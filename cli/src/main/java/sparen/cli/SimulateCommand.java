@@ -27,7 +27,7 @@ import sparen.simulation.Simulation;
 @Command(
         name = "simulate",
         mixinStandardHelpOptions = true,
-        description = "Runs a plan document through seeded weather. Prints ledger (Wh) and figures as JSON.")
+        description = "Runs a plan document through weather drawn by a number. Prints ledger (Wh) and figures as JSON.")
 final class SimulateCommand implements Callable<Integer> {
     private static final int MOST_BUCKETS = 20_000;
 

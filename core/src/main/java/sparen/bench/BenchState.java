@@ -45,6 +45,26 @@ public record BenchState(
      * @param chatters whether it has begun to chatter, and is bounded
      * @param countdowns what it is counting down
      * @param whyNot what it waits for, in words; empty where nothing can be said
+     * @param awaited the levels that would move it
      */
-    public record AtBench(String output, boolean closed, boolean chatters, List<Countdown> countdowns, String whyNot) {}
+    public record AtBench(
+            String output,
+            boolean closed,
+            boolean chatters,
+            List<Countdown> countdowns,
+            String whyNot,
+            List<Awaited> awaited) {}
+
+    /**
+     * A level that would move an output.
+     *
+     * @param term the trade's term
+     * @param value at which it acts (V, or %)
+     * @param reads what is read there now (V, or %)
+     * @param percent whether both are a state of charge
+     * @param falling whether it acts when what is read falls to it
+     * @param knob the id of the knob that moves what is read; absent where a battery answers
+     */
+    public record Awaited(
+            String term, double value, double reads, boolean percent, boolean falling, Optional<String> knob) {}
 }

@@ -172,12 +172,7 @@ public final class LiveBench {
         return new BenchState(
                 until,
                 result.outputs().stream()
-                        .map(one -> new BenchState.AtBench(
-                                one.output(),
-                                isClosed(one, until),
-                                one.chattered(),
-                                one.countdowns(),
-                                whyNot(one, isClosed(one, until), result)))
+                        .map(one -> atBench(one, isClosed(one, until), result))
                         .toList(),
                 result.events(),
                 List.copyOf(signals.values()),
@@ -194,29 +189,26 @@ public final class LiveBench {
         return output.startsClosed() ^ output.movedBefore(until) % 2 == 1;
     }
 
-    private String whyNot(OutputFigures figures, boolean closed, RunResult result) {
+    private BenchState.AtBench atBench(OutputFigures figures, boolean closed, RunResult result) {
         Output output = plan.program().outputs().stream()
                 .filter(one -> one.id().equals(figures.output()))
                 .findFirst()
                 .orElseThrow();
         double[] bus = result.trace().lowBusVolts();
         double charge = result.battery().reportedAtEnd().orElse(result.endStateOfCharge());
-        return BenchReason.of(
-                output,
-                closed,
-                figures.neededAtEnd(),
-                figures.lockedAtEnd(),
-                !figures.countdowns().isEmpty(),
-                (rule, level) -> {
-                    if (level.role().percent()) {
-                        return charge;
-                    }
-                    Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
-                    boolean atBattery = point.filter(one -> one.place() == SensePoint.Place.BATTERY_TERMINALS)
-                            .isPresent();
-                    double volts = atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
-                    return volts + point.map(SensePoint::offsetVolts).orElse(0.0);
-                });
+        BenchReason.Standing stands = new BenchReason.Standing(
+                closed, figures.chattered(), figures.countdowns(), figures.neededAtEnd(), figures.lockedAtEnd());
+        return BenchReason.of(output, stands, (rule, level) -> {
+            if (level.role().percent()) {
+                return new BenchReason.Read(charge, Optional.empty());
+            }
+            Optional<SensePoint> point = level.sensePoint().map(plan.site()::sensePoint);
+            boolean atBattery = point.filter(one -> one.place() == SensePoint.Place.BATTERY_TERMINALS)
+                    .isPresent();
+            double volts = atBattery ? result.endBatteryVolts() : bus[bus.length - 1];
+            return new BenchReason.Read(
+                    volts + point.map(SensePoint::offsetVolts).orElse(0.0), Optional.empty());
+        });
     }
 
     private Scenario scenario(double seconds) {

@@ -228,25 +228,21 @@ public final class SupplyBench {
         }
         return new BenchState(
                 now,
-                outputs.stream()
-                        .map(one -> new BenchState.AtBench(
-                                one.output().id(),
-                                one.isClosed(),
-                                one.hasChattered(),
-                                one.countdowns(now),
-                                BenchReason.of(
-                                        one.output(),
-                                        one.isClosed(),
-                                        one.needed(),
-                                        one.lockedOut(now),
-                                        !one.countdowns(now).isEmpty(),
-                                        (rule, level) ->
-                                                values[around.at(one.output()).signal(rule, level)])))
-                        .toList(),
+                outputs.stream().map(this::atBench).toList(),
                 log.events(),
                 signals.stream().filter(SupplyBench::isKnob).toList(),
                 knobs,
                 Optional.of(nextHappening()).filter(next -> next != Double.POSITIVE_INFINITY),
                 Optional.empty());
+    }
+
+    private BenchState.AtBench atBench(OutputAtWork one) {
+        BenchReason.Standing stands = new BenchReason.Standing(
+                one.isClosed(), one.hasChattered(), one.countdowns(now), one.needed(), one.lockedOut(now));
+        return BenchReason.of(one.output(), stands, (rule, level) -> {
+            int signal = around.at(one.output()).signal(rule, level);
+            NamedSignal named = signals.get(signal);
+            return new BenchReason.Read(values[signal], isKnob(named) ? Optional.of(named.id()) : Optional.empty());
+        });
     }
 }

@@ -29,7 +29,7 @@ final class DangerousDeadState implements Check {
                                         Hazard.OVER_DISCHARGE,
                                         Severity.CAUTION,
                                         output.id(),
-                                        "When its device is dead the contact stays closed: then nothing keeps the battery from"
+                                        "Without power the contact stays closed: then nothing keeps the battery from"
                                                 + " emptying.")
                                 .about("program/outputs/" + output.id() + "/dead"));
                     }
@@ -38,7 +38,7 @@ final class DangerousDeadState implements Check {
                                             Hazard.GAS,
                                             Severity.CAUTION,
                                             output.id(),
-                                            "When its device is dead the fan stands still while the array goes on charging.")
+                                            "Without power the fan stands still while the array goes on charging.")
                                     .about("program/outputs/" + output.id() + "/dead")
                                     .cure(
                                             "feed it from the main bus",

@@ -18,10 +18,10 @@ final class DeadWithMaster implements Check {
                                         output.id(),
                                         killer == output
                                                 ? "The device that decides is fed from behind its own contact: once open it"
-                                                        + " is dead, and cannot close again."
+                                                        + " is without power, and cannot close again."
                                                 : "The device that decides is fed from behind the contact of "
                                                         + killer.name()
-                                                        + ", which opens first or depends on it: then it is dead when it is"
+                                                        + ", which opens first or depends on it: then it is without power when it is"
                                                         + " needed.")
                                 .about("program/outputs/" + output.id() + "/supply")
                                 .cure(

@@ -25,7 +25,7 @@ final class NeverReconnected implements RunCheck {
                                 Severity.CAUTION,
                                 output.output(),
                                 "In the run it opened and did not close again: its reconnect level is not reached.")
-                        .number("open since", (end - last(output)) / 86_400, "d"));
+                        .number("open for", Math.round((end - last(output)) / 8640) / 10.0, "d"));
     }
 
     private static boolean isOpenAtEnd(OutputFigures output) {

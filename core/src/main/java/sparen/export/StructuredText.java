@@ -57,7 +57,7 @@ public final class StructuredText {
         String rest = output.rest()
                 .map(position -> position.name().toLowerCase(Locale.ROOT))
                 .orElse("open");
-        remarks.add("The contact rests " + rest + "; dead it is "
+        remarks.add("The contact rests " + rest + "; without power it is "
                 + output.dead()
                         .map(position -> position.name().toLowerCase(Locale.ROOT))
                         .orElse("open") + ".");

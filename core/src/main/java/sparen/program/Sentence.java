@@ -1,7 +1,9 @@
 package sparen.program;
 
+import java.time.Month;
 import java.time.format.TextStyle;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
@@ -172,8 +174,16 @@ public record Sentence(List<Part> parts) {
                 .map(day -> day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
                 .toList();
         String days = weekdays.isEmpty() ? "" : " on " + String.join(", ", weekdays);
-        String months = span.months().isEmpty() ? "" : " in the months " + span.months();
-        return days + months;
+        return days + months(span.months());
+    }
+
+    /** Months of the year (1 to 12) by their names, with a word before them; nothing for none. */
+    public static String months(Collection<Integer> months) {
+        return months.isEmpty()
+                ? ""
+                : months.stream()
+                        .map(month -> Month.of(month).getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
+                        .collect(Collectors.joining(", ", " in ", ""));
     }
 
     /** An hour of the day as a clock shows it. */

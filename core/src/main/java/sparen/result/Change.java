@@ -152,7 +152,7 @@ public enum Change {
     TRIPPED_OUT("locked out after {tries} trips", tries()),
     COIL_LET_GO("the coil lets go below {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 3)),
     COIL_PULLED_IN("the coil pulls in at or above {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 3)),
-    DEVICE_DEAD("the device that decides is dead"),
+    DEVICE_DEAD("the device that decides is without power"),
     DEVICE_FED("the device that decides is fed again"),
     CHATTERS("{count} switchings within a second; from here on each state is held for a second at least", count()),
 

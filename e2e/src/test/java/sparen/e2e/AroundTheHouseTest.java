@@ -93,7 +93,7 @@ public class AroundTheHouseTest extends BrowserTest {
         page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
         double width = page.getByRole(AriaRole.MAIN).boundingBox().width;
         assertTrue(width > 700, width + " px of 794");
-        assertThat(page.getByText("Sums…").first()).isHidden();
+        assertThat(page.getByText("Wiring").first()).isHidden();
     }
 
     /** The site as it was found: brought back, its findings stand at their outputs; undo takes it away again. */
@@ -106,6 +106,8 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.locator("[data-finding=ReconnectOrder]")).containsText("10.6 V");
         assertThat(page.locator("[data-finding=DisconnectBelowBattery]"))
                 .containsText("battery's lowest voltage 10.9 V");
+        assertThat(page.getByText("Forced closed for a test")).isVisible();
+        opened(page, "Fault output to the radio");
         assertThat(page.locator("[data-finding=TestForceLeft]")).containsText("caution");
         assertThat(page.getByText("Forced closed past mode and protection")).isVisible();
         assertAccessible(page);

@@ -24,6 +24,10 @@ public class BenchJourneyTest extends BrowserTest {
                 AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
     }
 
+    private static void otherKnobs(Page page) {
+        page.getByText("Other knobs").click();
+    }
+
     private static void turn(Page page, String knob, String to) {
         knob(page, knob).focus();
         page.keyboard().press("Enter");
@@ -52,7 +56,7 @@ public class BenchJourneyTest extends BrowserTest {
         Page page = at("/site/hallgrund/bench", "odd");
         Locator transmitter = contact(page, "Transmitter load disconnect");
         assertThat(transmitter).containsText("closed");
-        turn(page, "bus voltage", "11,5");
+        turn(page, "voltage", "11,5");
         assertThat(transmitter).containsText("30 s");
         button(page, "To the next switching").click();
         assertThat(transmitter).containsText("open");
@@ -64,9 +68,9 @@ public class BenchJourneyTest extends BrowserTest {
             int turns = i;
             page.waitForResponse(
                     response -> asked.size() == turns && response.request() == asked.get(turns - 1),
-                    () -> turn(page, "bus voltage", "12," + turns));
+                    () -> turn(page, "voltage", "12," + turns));
         }
-        assertThat(knob(page, "bus voltage")).containsText("12.8");
+        assertThat(knob(page, "voltage")).containsText("12.8");
         assertEquals(asked.size(), 8);
         Download script = page.waitForDownload(
                 () -> page.getByText("Keep this script as a file").click());
@@ -82,6 +86,7 @@ public class BenchJourneyTest extends BrowserTest {
     public void letsTimeGoOn() {
         Page page = at("/site/hallgrund/bench", "liv");
         assertThat(contact(page, "Marker light output")).containsText("open");
+        otherKnobs(page);
         turn(page, "height of the sun", "-8");
         page.getByLabel("How fast").selectOption("600");
         button(page, "Run").click();
@@ -127,6 +132,7 @@ public class BenchJourneyTest extends BrowserTest {
         page.navigate(address() + "/#/site/hallgrund/bench");
         page.getByLabel("What answers").selectOption("live");
         Locator transmitter = contact(page, "Transmitter load disconnect");
+        otherKnobs(page);
         turn(page, "load Transmitter", "150");
         Locator now = page.getByLabel("Battery now");
         assertThat(now).containsText("−1");
@@ -145,6 +151,7 @@ public class BenchJourneyTest extends BrowserTest {
                         + "plan.program.outputs[0].lockout = { trips: 2, withinSeconds: 900, growthFactor: 1, firstWaitSeconds: 0, release: 'TIME', waitSeconds: 3600 };");
         page.reload();
         page.getByLabel("What answers").selectOption("live");
+        otherKnobs(page);
         turn(page, "load Transmitter", "150");
         page.getByLabel("How fast").selectOption("60");
         button(page, "Run").click();
@@ -166,6 +173,7 @@ public class BenchJourneyTest extends BrowserTest {
                 "plan.program.outputs[2].automatic = { kind: 'duskByArrayVoltage', controller: plan.site.controllers[0].id, duskVolts: 8, duskDelaySeconds: 60, dawnVolts: 10, dawnDelaySeconds: 60 };");
         page.navigate(address() + "/#/site/kvarno/bench");
         Locator light = contact(page, "Lamps output");
+        otherKnobs(page);
         Locator array = page.getByRole(
                 AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^array voltage")));
         array.focus();
@@ -193,11 +201,12 @@ public class BenchJourneyTest extends BrowserTest {
         assertThat(contact(page, "Transmitter load disconnect")).containsText("a test force holds it");
         button(page, "Withdraw").click();
         assertThat(contact(page, "Transmitter load disconnect")).containsText("closed");
+        otherKnobs(page);
         page.getByLabel("for a test, set").selectOption("program/outputs/transmitter-disconnect/protection/lvdVolts");
         page.getByLabel("to", new Page.GetByLabelOptions().setExact(true)).fill("12,6");
         button(page, "Set it for the test").click();
         assertThat(alert).containsText("it is to be 11.7 V");
-        turn(page, "bus voltage", "12,5");
+        turn(page, "voltage", "12,5");
         button(page, "To the next switching").click();
         assertThat(contact(page, "Transmitter load disconnect")).containsText("open");
         page.getByLabel("name", new Page.GetByLabelOptions().setExact(true)).fill("raised cut-off");
@@ -212,16 +221,16 @@ public class BenchJourneyTest extends BrowserTest {
         button(page, "Start again").click();
         button(page, "Play raised cut-off").click();
         assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Steps")))
-                .containsText("bus voltage to 12.50 V");
+                .containsText("to 12.50 V");
         button(page, "Remove").click();
     }
 
-    /** A level is sneaked up on: just before it the contact stays, then it moves after its delay. */
+    /** A level is crossed slowly: just before it the contact stays, then it moves after its delay. */
     @Test
-    public void sneaksUpOnALevel() {
+    public void crossesALevelSlowly() {
         Page page = at("/site/hallgrund/bench", "odd");
         button(page, "Walk every level").click();
-        button(page, "Sneak up on LVD of Transmitter load disconnect").click();
+        button(page, "Cross slowly LVD of Transmitter load disconnect").click();
         // Whatever has a higher level goes first.
         Locator printed = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened"));
         for (int i = 0;

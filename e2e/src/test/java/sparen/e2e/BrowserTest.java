@@ -7,6 +7,7 @@ import com.deque.html.axecore.results.Rule;
 import com.microsoft.playwright.Browser;
 import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.ConsoleMessage;
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.TimeoutError;
@@ -163,6 +164,17 @@ abstract class BrowserTest {
     }
 
     /** What a page asks of the server at paths that end so, from now on. */
+    /** The row of an output, opened. */
+    static Locator opened(Page page, String name) {
+        Locator article = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));
+        Locator row = article.getByRole(AriaRole.BUTTON).first();
+        assertThat(row).isVisible();
+        if (row.getAttribute("aria-expanded").equals("false")) {
+            row.click();
+        }
+        return article;
+    }
+
     /** Opens the line that tells under which conditions a run is made. */
     static void openConditions(Page page) {
         page.getByText(Pattern.compile("^\\d+ (days?|years) from ")).click();

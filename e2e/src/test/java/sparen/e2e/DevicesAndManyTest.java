@@ -89,6 +89,9 @@ public class DevicesAndManyTest extends BrowserTest {
                 .getByRole(
                         AriaRole.SPINBUTTON,
                         new Locator.GetByRoleOptions().setName("LVD").setExact(true));
+        // One row open, the rest in two lines: all of them within two screens.
+        int tall = (Integer) page.evaluate("document.documentElement.scrollHeight");
+        assertTrue(tall <= 1600, tall + " px");
         List<Request> readings = requests(page, "POST", "/api/reading/twenty-outputs");
         List<Request> runs = requests(page, "POST", "/api/season/twenty-outputs");
         lvd.focus();

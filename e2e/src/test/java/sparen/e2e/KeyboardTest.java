@@ -127,7 +127,7 @@ public class KeyboardTest extends BrowserTest {
         Locator stops = button(page, "1 field stops saving");
         assertThat(stops).isVisible();
         assertThat(button(page, "Save revision")).isDisabled();
-        page.getByText("Levels", new Page.GetByTextOptions().setExact(true)).click();
+        page.getByText("Devices", new Page.GetByTextOptions().setExact(true)).click();
         stops.click();
         assertThat(page.getByText("As it stands this cannot be saved")
                         .locator("..")

@@ -98,6 +98,8 @@ public class PlanJourneyTest extends BrowserTest {
     @Test
     public void theTapeFollowsAnEdit() {
         Page page = at(PLAN, "liv");
+        openConditions(page);
+        page.getByLabel("weather", new Page.GetByLabelOptions().setExact(true)).selectOption("DULL");
         Locator lane = page.locator("#tape")
                 .getByText(Pattern.compile("^\\d+ switching"))
                 .first();
@@ -112,6 +114,24 @@ public class PlanJourneyTest extends BrowserTest {
         button(page, "Undo").click();
         assertThat(lane).hasText("1 switching");
         assertThat(page.locator("[data-finding]")).hasCount(0);
+    }
+
+    /** A number that is pointed at lights up on the gauge, and a level there lights up its number. */
+    @Test
+    public void aNumberAndItsLevelLightUpTogether() {
+        Page page = at(PLAN, "liv");
+        String litColour = (String) page.evaluate(
+                "() => { const i = document.createElement('i'); i.style.color = 'var(--focus)'; document.body.append(i);"
+                        + " const c = getComputedStyle(i).color; i.remove(); return c; }");
+        Locator peg = page.locator("[data-level='program/outputs/transmitter-disconnect/protection/lvdVolts'] text");
+        assertThat(peg).not().hasCSS("fill", litColour);
+        lvd(page).hover();
+        assertThat(peg).hasCSS("fill", litColour);
+        peg.hover();
+        assertThat(lvd(page)).hasCSS("border-top-color", litColour);
+        page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1))
+                .hover();
+        assertThat(peg).not().hasCSS("fill", litColour);
     }
 
     @Test
@@ -191,6 +211,7 @@ public class PlanJourneyTest extends BrowserTest {
     @Test
     public void choosesARuleByItsPurpose() {
         Page page = at("/site/kvarno/plan", "liv");
+        opened(page, "Vent fan output");
         button(page, "Rules of Vent fan output").click();
         page.getByText("Keep it cool and clear of gas").click();
         page.getByRole(AriaRole.LISTITEM)
@@ -222,6 +243,7 @@ public class PlanJourneyTest extends BrowserTest {
         page.keyboard().press("ArrowUp");
         assertThat(lvd(page)).hasAttribute("aria-readonly", "true");
         assertThat(button(page, "Save revision")).hasCount(0);
+        opened(page, "Marker light output");
         assertThat(page.getByLabel("Test force of Marker light output")).isDisabled();
     }
 
@@ -277,7 +299,7 @@ public class PlanJourneyTest extends BrowserTest {
     public Object[][] places() {
         return new Object[][] {
             {"/", "no open findings"},
-            {PLAN, "Transmitter load disconnect"},
+            {PLAN, "protection, always wins"},
             {PLAN + "/system", "What is here"},
             {PLAN + "/levels", "The same in numbers"},
             {PLAN + "/findings", "Nothing is found wrong"},

@@ -57,11 +57,11 @@ public class PlanPartsTest extends BrowserTest {
             page.waitForCondition(() -> findings.count() < now);
         }
         assertTrue(findings.count() <= before - 3, findings.count() + " of " + before + " left");
-        page.getByText("Leave it as it is, with a reason").first().click();
-        page.getByLabel("Why it is left as it is").fill("the owner wants it so");
-        button(page, "Leave it so").click();
-        Locator left = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Left as they are"));
-        assertThat(left).containsText("Left because: the owner wants it so");
+        page.getByText("Accept with a reason").first().click();
+        page.getByLabel("Why it is accepted").fill("the owner wants it so");
+        button(page, "Accept it").click();
+        Locator left = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Accepted"));
+        assertThat(left).containsText("Accepted because: the owner wants it so");
         assertAccessible(page);
         button(page, "Open it again").click();
         assertThat(left).hasCount(0);
@@ -366,10 +366,10 @@ public class PlanPartsTest extends BrowserTest {
         Locator card = page.locator("article").last();
         assertThat(card).containsText("Output 8");
         // By key: what is found about a new output may move its card under a hand that clicks.
-        button(page, "Facts of Output 8").press("Enter");
+        button(page, "Wiring of Output 8").press("Enter");
         card.getByLabel("What the crew calls it").fill("Kitchen contactor");
         page.keyboard().press("Tab");
-        assertThat(card.locator("h3")).hasText("Kitchen contactor");
+        assertThat(card.locator("h3")).containsText("Kitchen contactor");
         card.getByLabel("Kitchen", new Locator.GetByLabelOptions().setExact(true))
                 .check();
         assertThat(card).containsText("feeds Kitchen");
@@ -381,7 +381,7 @@ public class PlanPartsTest extends BrowserTest {
                         new Locator.GetByRoleOptions().setName("LVD").setExact(true)))
                 .isVisible();
         assertAccessible(page);
-        button(page, "Facts of Kitchen contactor").click();
+        button(page, "Wiring of Kitchen contactor").click();
         button(page, "Remove this output").click();
         assertThat(page.getByText("Kitchen contactor")).hasCount(0);
     }

@@ -207,7 +207,7 @@ public class SeasonJourneyTest extends BrowserTest {
         assertThat(page.getByText("As set here.")).isVisible();
         assertThat(lowest).not().hasText(aged);
         button(page, "As the latitude suggests").click();
-        button(page, "As the site tells").click();
+        button(page, "As set at the site").click();
         assertThat(lowest).hasText(before);
         assertAccessible(page);
     }

@@ -221,8 +221,8 @@ public record GeneratorStart(
                 .hour("quietFromHour", "quiet from", quietFromHour, 0, 24)
                 .then(" to ")
                 .hour("quietToHour", "quiet to", quietToHour, 0, 24);
-        String months = quietMonths.isEmpty() ? "" : " in the months " + quietMonths;
-        return said.then(months + (finishesEqualization.orElse(false) ? "; finishes an equalization." : "."));
+        return said.then(Sentence.months(quietMonths)
+                + (finishesEqualization.orElse(false) ? "; finishes an equalization." : "."));
     }
 
     @Override
