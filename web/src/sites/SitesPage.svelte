@@ -8,6 +8,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
+  import { needOf } from './need';
   import SiteRow from './SiteRow.svelte';
 
   let sites = $state<SiteInList[]>();
@@ -32,8 +33,12 @@
   ];
   let filter = $state('all');
   const passes = $derived(filters.find(([key]) => key === filter)?.[2] ?? (() => true));
+  const today = instant().slice(0, 10);
+  /** What needs most stands first; what needs as much, by its name. */
   const shown = $derived(
-    inView.filter((site) => passes(site) && site.name.toLowerCase().includes(search.trim().toLowerCase())),
+    inView
+      .filter((site) => passes(site) && site.name.toLowerCase().includes(search.trim().toLowerCase()))
+      .sort((a, b) => needOf(b, today).rank - needOf(a, today).rank || a.name.localeCompare(b.name)),
   );
 
   async function setState(site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') {
@@ -56,12 +61,13 @@
     problem = answer.problem ?? problem;
   }
 
-  async function copy(site: SiteInList, name: string) {
+  async function copy(site: SiteInList, name: string): Promise<boolean> {
     const answer = await outcome(
       api.POST('/api/sites/{siteId}/copies', { params: { path: { siteId: site.id } }, body: { name } }),
     );
     await load();
     problem = answer.problem ?? problem;
+    return answer.data !== undefined;
   }
 
   async function repair(site: SiteInList) {
@@ -75,7 +81,7 @@
   async function load() {
     problem = undefined;
     const answer = await outcome(api.GET('/api/sites'));
-    sites = answer.data;
+    sites = answer.data ?? sites;
     problem = answer.problem;
   }
 
@@ -134,10 +140,9 @@
       <Action onclick={() => setState(gone, 'ACTIVE')}>Undo</Action>
     </div>
   {/if}
-  {#if problem}
-    <Trouble {problem} retry={load} />
-  {:else if !sites}
-    <p class="p-6 text-soft" role="status">Reading the sites</p>
+  {#if problem}<Trouble {problem} retry={load} />{/if}
+  {#if !sites}
+    {#if !problem}<p class="p-6 text-soft" role="status">Reading the sites</p>{/if}
   {:else if sites.length === 0}
     <p class="p-6">No site yet. <a class="underline" href="#/new">Make the first</a>.</p>
   {:else if archived && inView.length === 0}
@@ -156,8 +161,18 @@
       >
     </p>
   {:else}
-    <ul class="divide-y divide-rule border-b border-rule">
-      {#each shown as site (site.id)}<SiteRow {site} {setState} {copy} {repair} {setCare} />{/each}
-    </ul>
+    {@const some = shown.filter((site) => needOf(site, today).rank > 0)}
+    {#each [some, shown.filter((site) => !some.includes(site))] as group, i (i)}
+      {#if group.length > 0}
+        <ul
+          class="divide-y divide-rule {i === 0
+            ? 'border-b-4 border-double border-rule-strong'
+            : 'border-b border-rule'}"
+          aria-label={i === 0 ? 'Sites that need somebody' : 'Sites that need nobody now'}
+        >
+          {#each group as site (site.id)}<SiteRow {site} {setState} {copy} {repair} {setCare} />{/each}
+        </ul>
+      {/if}
+    {/each}
   {/if}
 </Frame>

@@ -68,11 +68,11 @@ public class AroundTheHouseTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.ARTICLE)).hasCount(3);
         assertThat(page.locator("[data-finding]")).hasCount(0);
         page.navigate(address() + "/#/");
-        page.getByLabel("Delete Ytterholmen").click();
+        fromMenu(page, "Ytterholmen", "Delete");
         assertThat(page.getByText("Ytterholmen is deleted")).isVisible();
         page.getByText("Undo").click();
         assertThat(page.getByText("Ytterholmen is deleted")).hasCount(0);
-        page.getByLabel("Delete Ytterholmen").click();
+        fromMenu(page, "Ytterholmen", "Delete");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
     }
 

@@ -164,6 +164,12 @@ abstract class BrowserTest {
     }
 
     /** What a page asks of the server at paths that end so, from now on. */
+    /** Does what a site's menu offers. */
+    static void fromMenu(Page page, String site, String act) {
+        page.getByLabel("More for " + site).click();
+        page.getByLabel(act + " " + site).click();
+    }
+
     /** The row of an output, opened. */
     static Locator opened(Page page, String name) {
         Locator article = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(name));

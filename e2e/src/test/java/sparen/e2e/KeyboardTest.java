@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
 import com.microsoft.playwright.options.Clip;
@@ -146,12 +147,27 @@ public class KeyboardTest extends BrowserTest {
     @Test
     public void aCopyIsCalledWhatOneLikes() {
         Page page = at("/", "liv");
-        page.getByLabel("Duplicate Hällgrund fog-signal relay").click();
+        page.getByLabel("More for Hällgrund fog-signal relay").click();
+        page.keyboard().press("Escape");
+        assertThat(page.getByLabel("More for Hällgrund fog-signal relay")).isFocused();
+        assertThat(page.getByText("Duplicate…")).hasCount(0);
+        fromMenu(page, "Hällgrund fog-signal relay", "Duplicate");
         Locator name = page.getByLabel("name of the copy");
         assertThat(name).hasValue("Hällgrund fog-signal relay 2");
         assertThat(name).isFocused();
         assertAccessible(page);
         name.fill("Hällgrund, summer");
+        // What cannot be made keeps its form, its name and the list.
+        page.route(
+                "**/copies",
+                route -> route.fulfill(new Route.FulfillOptions()
+                        .setStatus(409)
+                        .setContentType("application/problem+json")
+                        .setBody("{\"title\":\"Conflict\",\"status\":409,\"detail\":\"not now\"}")));
+        button(page, "Make the copy").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
+        assertThat(name).hasValue("Hällgrund, summer");
+        page.unroute("**/copies");
         button(page, "Make the copy").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hällgrund, summer")))
                 .isVisible();

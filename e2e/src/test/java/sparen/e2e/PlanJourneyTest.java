@@ -51,7 +51,7 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("Name or password is wrong");
         signIn(page, "liv");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
-        assertThat(page.getByText("no open findings")).hasCount(3);
+        assertThat(page.getByText("no visit planned")).hasCount(3);
         page.keyboard().press("/");
         page.keyboard().type("fog");
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(1);
@@ -298,7 +298,7 @@ public class PlanJourneyTest extends BrowserTest {
     @DataProvider
     public Object[][] places() {
         return new Object[][] {
-            {"/", "no open findings"},
+            {"/", "no visit planned"},
             {PLAN, "protection, always wins"},
             {PLAN + "/system", "What is here"},
             {PLAN + "/levels", "The same in numbers"},
