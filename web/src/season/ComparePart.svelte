@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { onMount } from 'svelte';
+  import { onMount, untrack } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Plan, Revision } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
@@ -8,7 +8,8 @@
   import Trouble from '../lib/shell/Trouble.svelte';
   import { Conditions } from './conditions.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
-  import { linesOf } from './lines';
+  import ConditionsLine from './ConditionsLine.svelte';
+  import { bothLines, linesOf } from './lines';
   import Otherwise from './Otherwise.svelte';
   import { RunWindow, type SeasonRun } from './run.svelte';
   import RunTape from './RunTape.svelte';
@@ -20,6 +21,8 @@
   let { plan, season }: { plan: Plan; season: SeasonRun } = $props();
 
   const NOW = -1;
+  /** So many differences stand first. */
+  const MOST_TOLD = 5;
   const work = $derived(new LongWork(season.site, 'comparison'));
   const first = new Conditions();
   const second = new Conditions();
@@ -32,7 +35,17 @@
   const done = $derived(work.done?.comparison);
   const spans = new Spans(() => done?.before.durationSeconds ?? first.days * 86_400);
   const names = $derived(Object.fromEntries(plan.program.outputs.map((out) => [out.id, out.name])));
-  const lines = $derived(linesOf(done?.before.levels ?? [], names, plan.program.outputs[0]?.id));
+  /** Of which output the levels are drawn. */
+  let of = $state(untrack(() => plan.program.outputs[0]?.id));
+  const lines = $derived(
+    bothLines(linesOf(done?.before.levels ?? [], names, of), linesOf(done?.after.levels ?? [], names, of)),
+  );
+
+  // The second is of the same days.
+  $effect(() => {
+    second.from = first.from;
+    second.days = first.days;
+  });
 
   onMount(async () => {
     first.days = second.days = 30;
@@ -88,14 +101,18 @@
   <fieldset class="grid min-w-0 content-start gap-3">
     <legend class="font-bold">First</legend>
     {@render revision('plan', one, (to) => (one = to))}
-    <ConditionsForm asked={first} />
-    <Otherwise asked={first} />
+    <ConditionsLine asked={first}>
+      <ConditionsForm asked={first} />
+      <Otherwise asked={first} />
+    </ConditionsLine>
   </fieldset>
   <fieldset class="grid min-w-0 content-start gap-3">
     <legend class="font-bold">Second, from the same day and as long</legend>
     {@render revision('plan', other, (to) => (other = to))}
-    <ConditionsForm asked={second} weatherOnly />
-    <Otherwise asked={second} />
+    <ConditionsLine asked={second}>
+      <ConditionsForm asked={second} weatherOnly />
+      <Otherwise asked={second} />
+    </ConditionsLine>
   </fieldset>
   <div class="flex flex-wrap items-center gap-4 xl:col-span-2">
     <Action main type="submit">Compare</Action>
@@ -118,12 +135,22 @@
     <div>
       <h2>What it did</h2>
       <ul class="mt-1 list-disc pl-5">
-        {#each done.comparison.did as says (says)}<li>{says}</li>{:else}
+        {#each done.comparison.did.slice(0, MOST_TOLD) as says (says)}<li>{says}</li>{:else}
           <li>Nothing that counts: all figures are as before, nearly.</li>{/each}
       </ul>
+      {#if done.comparison.did.length > MOST_TOLD}
+        <p class="text-sm text-soft">and {done.comparison.did.length - MOST_TOLD} more, in bold below</p>
+      {/if}
     </div>
   </section>
-  <RunTape id={work.done.work.id} run={done.before} {plan} {spans} looked={before} second={after} {lines} />
+  <RunTape id={work.done.work.id} run={done.before} {plan} {spans} looked={before} second={after} {lines}>
+    {#snippet beside()}
+      <select class="{FIELD} no-print order-1 max-w-64" aria-label="levels of" bind:value={of}>
+        {#each plan.program.outputs as one (one.id)}<option value={one.id}>levels of {one.name}</option
+          >{/each}
+      </select>
+    {/snippet}
+  </RunTape>
   <section class="overflow-x-auto px-4 pt-4 pb-8 md:px-6" aria-labelledby="figures">
     <h2 id="figures">Figures</h2>
     <table class="mt-2 w-full max-w-4xl">

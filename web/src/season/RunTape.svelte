@@ -2,6 +2,7 @@
   import { untrack, type Snippet } from 'svelte';
   import type { NumberedEvent, Plan } from '../lib/api/api';
   import { minute } from '../lib/sentence/quantity';
+  import { countsOf } from '../lib/tape/lanes';
   import Lanes from '../lib/tape/Lanes.svelte';
   import Marks from '../lib/tape/Marks.svelte';
   import { bucketAt } from '../lib/tape/readout';
@@ -90,6 +91,9 @@
         outputs={run.outputs}
         lanes={view.lanes}
         second={second?.view?.lanes}
+        part={spans.chosen !== undefined}
+        counts={spans.chosen && countsOf(looked.marks, looked.total)}
+        secondCounts={second && countsOf(second.marks, second.total)}
         {names}
         at={hovered === undefined ? undefined : bucketAt(view.trace, hovered)}
         signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}

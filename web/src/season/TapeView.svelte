@@ -2,6 +2,7 @@
   import { untrack } from 'svelte';
   import { lit } from '../lib/gauge/lit.svelte';
   import { minute } from '../lib/sentence/quantity';
+  import { countsIn } from '../lib/tape/lanes';
   import Lanes from '../lib/tape/Lanes.svelte';
   import { bucketAt } from '../lib/tape/readout';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -80,6 +81,9 @@
       <Lanes
         outputs={answer.run.outputs}
         lanes={answer.view.lanes}
+        {...season.spans.chosen
+          ? { counts: countsIn(answer.outputs, season.spans.chosen.from, season.spans.chosen.to) }
+          : {}}
         {names}
         at={hovered === undefined ? undefined : bucketAt(answer.view.trace, hovered)}
         signalling={(plan?.program.outputs ?? [])

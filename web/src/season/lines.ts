@@ -20,3 +20,17 @@ export function linesOf(
       output: level.output,
     }));
 }
+
+/** The thresholds of two plans: one line where they agree, otherwise each with whose it is. */
+export function bothLines(first: Line[], second: Line[]): Line[] {
+  const key = (line: Line) => `${line.label} ${line.value} ${line.percent}`;
+  const [ofFirst, ofSecond] = [first, second].map((lines) => lines.map(key));
+  return [
+    ...first.map((line) =>
+      ofSecond?.includes(key(line)) ? line : { ...line, label: `first ${line.label}` },
+    ),
+    ...second
+      .filter((line) => !ofFirst?.includes(key(line)))
+      .map((line) => ({ ...line, label: `second ${line.label}` })),
+  ];
+}

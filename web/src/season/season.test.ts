@@ -4,7 +4,7 @@ import { calendar } from './calendar';
 import { Conditions } from './conditions.svelte';
 import { flowPicture } from './flows';
 import { folded } from './folded';
-import { linesOf } from './lines';
+import { bothLines, linesOf } from './lines';
 import { Spans } from './spans.svelte';
 
 const server = vi.hoisted(() => ({ answers: [] as unknown[], cancelled: [] as string[] }));
@@ -140,6 +140,15 @@ it('draws the thresholds of one output by their terms, of all with the outputsâ€
     { value: 11.5, label: 'LVD', percent: false, output: 'a' },
   ]);
   expect(linesOf(levels, { a: 'Radio' }, 'all').map((line) => line.label)).toEqual(['Radio LVD', 'b on']);
+});
+
+it('draws the thresholds of two plans once where they agree', () => {
+  const line = (label: string, value: number) => ({ label, value, percent: false });
+  expect(bothLines([line('LVD', 11), line('LVR', 12)], [line('LVD', 11.5), line('LVR', 12)])).toEqual([
+    line('first LVD', 11),
+    line('LVR', 12),
+    line('second LVD', 11.5),
+  ]);
 });
 
 describe('long work', () => {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { OutputFigures } from '../api/api';
-  import { lanePath } from './lanes';
+  import { lanePath, type Counts } from './lanes';
   import { LEFT, RIGHT } from './layout';
 
   interface Props {
@@ -12,10 +12,23 @@
     names: Record<string, string>;
     /** Outputs that only signal; their lanes are drawn in ink. */
     signalling: string[];
+    /** How often each output switched in what is shown; absent where only the whole run is known. */
+    counts?: Counts | undefined;
+    /** The same of the second run. */
+    secondCounts?: Counts | undefined;
+    /** Whether what is shown is only a part of the run. */
+    part?: boolean;
     /** Which span of the lanes the cursor stands in. */
     at?: number | undefined;
   }
-  let { outputs, lanes, second, names, signalling, at }: Props = $props();
+  let { outputs, lanes, second, names, signalling, counts, secondCounts, part = false, at }: Props = $props();
+
+  function switched(output: OutputFigures): string {
+    const count = counts?.[output.output] ?? (counts ? 0 : output.switchings);
+    const words = `${count} ${count === 1 ? 'switching' : 'switchings'}`;
+    const whole = part && !counts ? ' in the whole run' : '';
+    return secondCounts ? `${words}, then ${secondCounts[output.output] ?? 0}` : words + whole;
+  }
 
   function stands(shares: number[] | undefined): string {
     const share = at === undefined ? undefined : shares?.[at];
@@ -42,10 +55,7 @@
           >{stands(lanes[output.output])}</span
         ></span
       >
-      <span class="pr-3"
-        ><span class="number">{output.switchings}</span>
-        {output.switchings === 1 ? 'switching' : 'switchings'}</span
-      >
+      <span class="pr-3 tabular-nums">{switched(output)}</span>
     </p>
     {@render lane(
       lanes[output.output],

@@ -1,3 +1,29 @@
+import type { NumberedEvent, OutputFigures } from '../api/api';
+
+/** How often each output switched, by its id. */
+export type Counts = Record<string, number>;
+
+/** Counts from the events of a window; none where not all of them are there. */
+export function countsOf(marks: NumberedEvent[], total: number): Counts | undefined {
+  if (marks.length < total) return undefined;
+  const counts: Counts = {};
+  for (const { event } of marks) {
+    if (event.kind === 'OPENED' || event.kind === 'CLOSED')
+      counts[event.subject] = (counts[event.subject] ?? 0) + 1;
+  }
+  return counts;
+}
+
+/** Counts from the instants at which contacts moved, of those from one instant to another (s). */
+export function countsIn(outputs: OutputFigures[], from: number, to: number): Counts {
+  return Object.fromEntries(
+    outputs.map((one) => [
+      one.output,
+      one.changeSeconds.filter((at) => at > 0 && at >= from && at <= to).length,
+    ]),
+  );
+}
+
 /**
  * The outline of a lane: a bar over each bucket as high as the share of it in which the contact was closed, so that a short closing
  * shows as a low mark and none is lost.

@@ -1,8 +1,8 @@
 import { expect, it } from 'vitest';
 import type { Event } from '../api/api';
 import { happened, isGrave } from './events';
-import type { RunSummary, RunView, Trace } from '../api/api';
-import { lanePath } from './lanes';
+import type { NumberedEvent, OutputFigures, RunSummary, RunView, Trace } from '../api/api';
+import { countsIn, countsOf, lanePath } from './lanes';
 import { tapePicture } from './picture';
 import { readout } from './readout';
 
@@ -12,6 +12,16 @@ it('draws a lane bar as long as it lasts, and keeps the shortest closing in sigh
   expect(bars[0]).toBe('M20.00 15.0v-14.0h20.00v14.0');
   expect(bars[1]).toContain('v-3.0');
   expect(lanePath(['NaN', 'NaN'] as unknown as number[], 0, 10, 14)).toBe('');
+});
+
+it('counts the switchings of what is shown, and does not guess where some are missing', () => {
+  const mark = (subject: string, kind: string) => ({ event: { subject, kind } }) as NumberedEvent;
+  const marks = [mark('a', 'OPENED'), mark('a', 'CLOSED'), mark('b', 'STAGE')];
+  expect(countsOf(marks, 3)).toEqual({ a: 2 });
+  expect(countsOf(marks, 4)).toBeUndefined();
+  const figures = { output: 'a', changeSeconds: [0, 10, 20, 30] } as OutputFigures;
+  expect(countsIn([figures], 10, 25)).toEqual({ a: 2 });
+  expect(countsIn([figures], 0, 5)).toEqual({ a: 0 });
 });
 
 it('reads every lane at an instant, as a span where it moved, and nothing outside', () => {

@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.concurrent.atomic.AtomicInteger;
 import java.util.function.LongFunction;
 import java.util.stream.LongStream;
@@ -15,6 +16,7 @@ import sparen.check.Checks;
 import sparen.check.Severity;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.result.DayFigures;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Scenario;
@@ -32,6 +34,8 @@ public final class Absence {
     private static final int TRIED_ON = 8;
     /** A setting that helps by less than this (fraction) is not told; judgement, no source. */
     private static final double LEAST_GAIN = 0.01;
+    /** So many weathers are drawn. */
+    private static final int MOST_COURSES = 100;
     /** Standard normal quantile of a 90 % interval. */
     private static final double Z = 1.645;
 
@@ -91,8 +95,9 @@ public final class Absence {
      * @param unservedJoules of critical loads, mean of all weathers (J)
      * @param chances one for each critical load
      * @param lowestCharges lowest state of charge of each weather, rising (fraction)
+     * @param courses how each weather went, in the order they were tried; at most {@value #MOST_COURSES}
      * @param tried how many settings were tried
-     * @param help the one that helped most; empty where nothing was cut or nothing helped
+     * @param help the one that leaves fewest weathers with a cut; empty where nothing was cut or none of them has fewer
      */
     public record Answer(
             int runs,
@@ -100,11 +105,20 @@ public final class Absence {
             double unservedJoules,
             List<Chance> chances,
             double[] lowestCharges,
+            List<Course> courses,
             int tried,
             Optional<Help> help) {}
 
+    /**
+     * How one weather went.
+     *
+     * @param lowestByDay lowest state of charge of each day (fraction, to a thousandth)
+     * @param cutOnDay on which of the days a critical load first lacked something, from 0; absent where none did
+     */
+    public record Course(double[] lowestByDay, Optional<Integer> cutOnDay) {}
+
     /** What one weather brought. */
-    private record Outcome(long seed, Map<String, Double> unserved, double lowest) {
+    private record Outcome(long seed, Map<String, Double> unserved, double lowest, Course course) {
         double sum() {
             return unserved.values().stream().mapToDouble(Double::doubleValue).sum();
         }
@@ -141,6 +155,7 @@ public final class Absence {
                         .map(load -> chance(load.id(), base))
                         .toList(),
                 base.stream().mapToDouble(Outcome::lowest).sorted().toArray(),
+                base.stream().limit(MOST_COURSES).map(Outcome::course).toList(),
                 settings.size(),
                 help);
     }
@@ -155,6 +170,8 @@ public final class Absence {
         toDo = question.runs() * 2 + worst.length * settings.size();
         long dangers = dangers(plan);
         HelpfulSetting best = null;
+        // Where none keeps one of the worst from being cut, what lessens the lack most may still save a milder one.
+        int fewest = worst.length;
         double least = base.stream()
                 .filter(one -> Arrays.stream(worst).anyMatch(seed -> seed == one.seed()))
                 .mapToDouble(Outcome::sum)
@@ -164,10 +181,10 @@ public final class Absence {
                 done.addAndGet(worst.length);
                 continue;
             }
-            double sum = outcomes(setting.plan(), worst).stream()
-                    .mapToDouble(Outcome::sum)
-                    .sum();
-            if (sum < least * (1 - LEAST_GAIN)) {
+            List<Outcome> tried = outcomes(setting.plan(), worst);
+            double sum = tried.stream().mapToDouble(Outcome::sum).sum();
+            if (cuts(tried) < fewest || cuts(tried) == fewest && sum < least * (1 - LEAST_GAIN)) {
+                fewest = cuts(tried);
                 least = sum;
                 best = setting;
             }
@@ -176,7 +193,7 @@ public final class Absence {
             return Optional.empty();
         }
         List<Outcome> with = outcomes(best.plan(), all);
-        return mean(with) < mean(base)
+        return cuts(with) < cuts(base)
                 ? Optional.of(new Help(best.says(), best.plan(), cuts(with), mean(with)))
                 : Optional.empty();
     }
@@ -220,7 +237,21 @@ public final class Absence {
                 .filter(Load::critical)
                 .forEach(load ->
                         unserved.put(load.id(), run.ledger().unservedJoules().getOrDefault(load.id(), 0.0)));
-        return new Outcome(seed, unserved, run.lowestStateOfCharge().value());
+        return new Outcome(seed, unserved, run.lowestStateOfCharge().value(), course(unserved.keySet(), run.days()));
+    }
+
+    private static Course course(Set<String> critical, List<DayFigures> days) {
+        double[] lowest = days.stream()
+                .mapToDouble(day -> Math.round(1000 * day.lowestStateOfCharge()) / 1000.0)
+                .toArray();
+        Map<String, Double> lacked = new LinkedHashMap<>();
+        Optional<Integer> cut = Optional.empty();
+        for (int day = 0; day < days.size() && cut.isEmpty(); day++) {
+            days.get(day).ledger().unservedJoules().forEach((load, joules) -> lacked.merge(load, joules, Double::sum));
+            boolean isCut = critical.stream().anyMatch(load -> lacked.getOrDefault(load, 0.0) > CUT_JOULES);
+            cut = isCut ? Optional.of(day) : Optional.empty();
+        }
+        return new Course(lowest, cut);
     }
 
     private static int cuts(List<Outcome> outcomes) {

@@ -8,6 +8,10 @@ import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
+import sparen.program.rule.DuskByArrayVoltage;
+import sparen.program.rule.DuskToDawn;
+import sparen.program.rule.HoursAfterDusk;
+import sparen.program.rule.SunAndClock;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
@@ -26,10 +30,14 @@ record HelpfulSetting(String says, Plan plan) {
 
     private static final double PERCENT = 10;
 
-    /** All that come into question for a plan, the gentlest first. */
+    /** All that come into question for a plan, the gentlest first. What comes on in the dark is left alone: a light that guards people. */
     static List<HelpfulSetting> of(Plan plan) {
         List<HelpfulSetting> found = new ArrayList<>();
-        for (Output output : plan.program().outputs()) {
+        List<Output> outputs = plan.program().outputs().stream()
+                .filter(output ->
+                        output.automatic().filter(HelpfulSetting::inTheDark).isEmpty())
+                .toList();
+        for (Output output : outputs) {
             boolean critical = feeds(plan, output, true);
             boolean plain = feeds(plan, output, false);
             output.protection().ifPresent(rule -> {
@@ -45,7 +53,7 @@ record HelpfulSetting(String says, Plan plan) {
                     .flatMap(rule -> moved(plan, output, "automatic", rule, 1))
                     .ifPresent(found::add);
         }
-        for (Output output : plan.program().outputs()) {
+        for (Output output : outputs) {
             if (feeds(plan, output, false) && !feeds(plan, output, true) && output.mode() != Mode.OFF) {
                 found.add(new HelpfulSetting(
                         output.name() + " left off",
@@ -63,6 +71,13 @@ record HelpfulSetting(String says, Plan plan) {
 
     private static boolean fedThrough(Output output, Load load) {
         return load.feed().filter(output.loads()::contains).isPresent();
+    }
+
+    private static boolean inTheDark(Rule rule) {
+        return rule instanceof DuskToDawn
+                || rule instanceof HoursAfterDusk
+                || rule instanceof SunAndClock
+                || rule instanceof DuskByArrayVoltage;
     }
 
     private static boolean starts(Rule rule) {

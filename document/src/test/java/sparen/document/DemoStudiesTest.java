@@ -8,6 +8,7 @@ import java.nio.file.Path;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import org.testng.annotations.DataProvider;
@@ -89,13 +90,33 @@ public class DemoStudiesTest {
         Absence.Answer answer = Absence.of(
                 new Absence.Question(4, 1, 0.2), seed -> scenario(plan, "2026-12-01", 9, seed), Progress.NONE);
         assertEquals(answer.lowestCharges().length, 4);
+        for (int i = 0; i < 4; i++) {
+            Absence.Course course = answer.courses().get(i);
+            assertEquals(course.lowestByDay().length, 9);
+            assertTrue(course.cutOnDay().filter(day -> day < 0 || day > 8).isEmpty());
+        }
+        assertEquals(
+                answer.courses().stream()
+                        .mapToDouble(
+                                one -> Arrays.stream(one.lowestByDay()).min().orElseThrow())
+                        .min()
+                        .orElseThrow(),
+                answer.lowestCharges()[0],
+                0.001);
+        assertEquals(
+                answer.courses().stream()
+                        .filter(one -> one.cutOnDay().isPresent())
+                        .count(),
+                answer.cuts());
         answer.chances().forEach(chance -> {
             assertTrue(chance.low() <= chance.cuts() / 4.0 && chance.cuts() / 4.0 <= chance.high(), chance.toString());
             assertTrue(chance.cuts() > 0 == chance.meanUnservedJoules() > 0, chance.toString());
         });
         answer.help().ifPresent(help -> {
-            assertTrue(help.unservedJoules() < answer.unservedJoules(), help.says());
-            assertTrue(help.cuts() <= answer.runs());
+            assertTrue(help.cuts() < answer.cuts(), help.says());
+            assertTrue(
+                    help.says().matches("(?!Lamps|Marker light).*"),
+                    "a light that comes on in the dark stays: " + help.says());
             assertTrue(dangers(help.plan()) <= dangers(plan), help.says());
             assertEquals(help.plan().site(), plan.site());
         });

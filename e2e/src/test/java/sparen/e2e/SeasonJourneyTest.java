@@ -146,21 +146,32 @@ public class SeasonJourneyTest extends BrowserTest {
         assertAccessible(page);
     }
 
-    /** Chances for the time until the next visit, and the setting that helps is put into the plan and undone. */
+    /** In the dark no setting helps, and that is said; where a level is the trouble, the one that helps is put into the plan and undone. */
     @Test
     public void asksWhatHappensUntilOneIsBack() {
         Page page = at("/site/hallgrund/season/absence", "liv");
         // A dark month, whatever today's date is.
-        exact(page, "from").fill("2026-11-20");
-        page.getByLabel("until I am back on").fill("2026-12-18");
-        page.getByLabel("weathers").fill("8");
-        button(page, "Ask").click();
-        assertThat(page.getByText("of 8 weathers").first()).isVisible();
+        ask(page, "2026-11-20", "2026-12-18");
+        Locator came = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What came of it"));
+        assertThat(came).containsText("Transmitter is cut in 8 of 8 weathers, at the earliest on ");
+        assertThat(came).containsText("No single setting keeps it on");
+        assertThat(came.getByRole(AriaRole.IMG).first()).isVisible();
+        assertAccessible(page);
+        draft(page, "hallgrund", "const t = plan.program.outputs[0].protection; t.lvdVolts = 12.3; t.lvrVolts = 12.9;");
+        page.reload();
+        ask(page, "2026-10-05", "2026-10-19");
+        assertThat(came).containsText("Transmitter load disconnect: LVD 12.3 → 12 V");
         button(page, "Put it into the plan").click();
         assertThat(undo(page)).isEnabled();
         assertThat(page.getByText("undo takes it back")).isVisible();
         undo(page).click();
-        assertAccessible(page);
+    }
+
+    private static void ask(Page page, String from, String back) {
+        exact(page, "from").fill(from);
+        page.getByLabel("until I am back on").fill(back);
+        exact(page, "weathers").fill("8");
+        button(page, "Ask").click();
     }
 
     /** Several years, so far as they are done, and the worst fortnight of all shown where it lies in its year. */
