@@ -1,5 +1,7 @@
 <script lang="ts">
-  import type { Finding } from '../lib/api/api';
+  import { untrack } from 'svelte';
+  import type { Finding, Plan } from '../lib/api/api';
+  import { seasonOf } from '../season/season.svelte';
   import { partName } from '../lib/shell/parts';
   import Dismiss from './Dismiss.svelte';
   import FindingLine from './FindingLine.svelte';
@@ -7,8 +9,24 @@
   import type { PlanEditor } from './planEditor.svelte';
 
   /** What is wrong, by what it can lead to; each with its reason, its cure, and the way to leave it as it is. */
-  let { editor, readonly, go }: { editor: PlanEditor; readonly: boolean; go: (finding: Finding) => void } =
-    $props();
+  interface Props {
+    editor: PlanEditor;
+    plan: Plan;
+    readonly: boolean;
+    /** What only the simulated days of the plan show. */
+    ofRun: Finding[];
+    go: (finding: Finding) => void;
+  }
+  let { editor, plan, readonly, ofRun, go }: Props = $props();
+
+  const FEW_BUCKETS = 100;
+  const season = $derived(seasonOf(editor.site));
+
+  // Who comes here first has no run yet.
+  $effect(() => {
+    const now = plan;
+    untrack(() => void season.run(now, FEW_BUCKETS));
+  });
 
   const all = $derived(editor.reading?.findings ?? []);
   const open = $derived(all.filter((one) => one.dismissed === undefined));
@@ -29,8 +47,8 @@
   {:else}
     <p class="mt-1" role="status">
       {#if open.length === 0}
-        Nothing is found wrong with this plan by itself. That is no proof of safety: what only a run shows
-        stands at the tape, and what only a bench shows on the bench.
+        Nothing is found wrong with this plan by itself. That is no proof of safety: what only a bench shows
+        stands on the bench.
       {:else}
         {count('DANGER')} danger, {count('CAUTION')} caution, {count('NOTE')}
         {count('NOTE') === 1 ? 'note' : 'notes'}.
@@ -54,6 +72,17 @@
       {/each}
     </section>
   {/each}
+  {#if ofRun.length > 0}
+    <section class="mt-6" aria-labelledby="of-run">
+      <h3 id="of-run">
+        Shown by the simulated run <span class="number font-normal text-soft">{ofRun.length}</span>
+      </h3>
+      <p class="text-soft">Of {season.asked.says()}.</p>
+      {#each ofRun as finding, i (key(finding) + i)}
+        <FindingLine {finding} at={partName(plan, finding.at)} go={() => go(finding)} />
+      {/each}
+    </section>
+  {/if}
   {#if left.length > 0}
     <section class="mt-8 border-t border-rule pt-4" aria-labelledby="left">
       <h3 id="left">Accepted</h3>

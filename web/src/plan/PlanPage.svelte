@@ -7,6 +7,7 @@
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { day } from '../lib/sentence/quantity';
+  import { seasonOf } from '../season/season.svelte';
   import Conflict from './Conflict.svelte';
   import DevicesPart from './DevicesPart.svelte';
   import FindingsPart from './FindingsPart.svelte';
@@ -25,7 +26,14 @@
   const readonly = $derived(!session.mayChange);
   const part = $derived(params.part ?? 'outputs');
   const open = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
-  const worst = $derived(open[0]?.severity);
+  /** What only the simulated days show. */
+  const ofRun = $derived(
+    (seasonOf(params.site).answer?.run.findings ?? []).filter(
+      (one) =>
+        !open.some((other) => other.check === one.check && other.at === one.at && other.path === one.path),
+    ),
+  );
+  const isGrave = $derived([...open, ...ofRun].some((one) => one.severity === 'DANGER'));
   // The sketch brings the published schema along; it comes only when it is wanted.
   const system = $derived(part === 'system' ? import('./system/SystemPart.svelte') : undefined);
   const parts = $derived([
@@ -35,8 +43,8 @@
     {
       key: 'findings',
       name: 'Findings',
-      count: editor.reading ? open.length : undefined,
-      grave: worst === 'DANGER',
+      count: editor.reading ? open.length + ofRun.length : undefined,
+      grave: isGrave,
     },
     { key: 'revisions', name: 'Revisions', count: undefined },
   ]);
@@ -136,7 +144,7 @@
   {:else if part === 'devices'}
     <DevicesPart {editor} {readonly} />
   {:else if part === 'findings'}
-    <FindingsPart {editor} {readonly} go={goTo} />
+    <FindingsPart {editor} {plan} {readonly} {ofRun} go={goTo} />
   {:else if part === 'revisions'}
     <History {editor} />
   {:else}

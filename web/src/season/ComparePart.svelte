@@ -143,7 +143,16 @@
       {/if}
     </div>
   </section>
-  <RunTape id={work.done.work.id} run={done.before} {plan} {spans} looked={before} second={after} {lines}>
+  <RunTape
+    id={work.done.work.id}
+    run={done.before}
+    {plan}
+    {spans}
+    looked={before}
+    second={after}
+    secondRun={done.after}
+    {lines}
+  >
     {#snippet beside()}
       <select class="{FIELD} no-print order-1 max-w-64" aria-label="levels of" bind:value={of}>
         {#each plan.program.outputs as one (one.id)}<option value={one.id}>levels of {one.name}</option

@@ -26,12 +26,14 @@
     looked: RunWindow;
     lines: Line[];
     second?: RunWindow;
+    /** The second run as a whole. */
+    secondRun?: RunSummary;
     picked?: number | undefined;
     pick?: SeasonRun['pick'];
     /** What else can be chosen beside the zoom. */
     beside?: Snippet;
   }
-  let { id, run, plan, spans, looked, lines, second, picked, pick, beside }: Props = $props();
+  let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside }: Props = $props();
 
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
@@ -40,6 +42,11 @@
   const names = $derived(partNames(plan));
   const view = $derived(looked.view);
   const start = $derived(Date.parse(run.start));
+  const secondCounts = $derived(
+    spans.chosen
+      ? second && countsOf(second.marks, second.total)
+      : secondRun && Object.fromEntries(secondRun.outputs.map((one) => [one.output, one.switchings])),
+  );
 
   $effect(() => {
     // What is chosen may belong to a longer run that is still going on.
@@ -93,7 +100,7 @@
         second={second?.view?.lanes}
         part={spans.chosen !== undefined}
         counts={spans.chosen && countsOf(looked.marks, looked.total)}
-        secondCounts={second && countsOf(second.marks, second.total)}
+        {secondCounts}
         {names}
         at={hovered === undefined ? undefined : bucketAt(view.trace, hovered)}
         signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}

@@ -39,7 +39,6 @@
   const lines = $derived(linesOf(run?.levels ?? [], names, of));
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
   const zone = $derived(plan.site.location.timeZone);
-  const aroundOf = (seconds: number) => ({ from: seconds - AROUND, to: seconds + AROUND });
   let ready = $state(false);
 
   onMount(async () => {
@@ -81,7 +80,7 @@
   </div>
 </div>
 {#if done && run}
-  <Verdict {run} {zone} show={(seconds) => season.spans.show(aroundOf(seconds))} />
+  <Verdict {run} {zone} show={(seconds) => season.visit(seconds, AROUND)} />
   <div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_22rem]">
     <div class="min-w-0">
       <RunTape

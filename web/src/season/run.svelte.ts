@@ -8,6 +8,8 @@ import { LongWork } from './work.svelte';
 
 const MOST_BUCKETS = 2400;
 const MOST_MARKS = 500;
+/** What happened so near to an instant (s) is what it is about. */
+const NEAR = 2;
 
 /** The two runs of a comparison; a run alone is the first. */
 export type Side = 'before' | 'after';
@@ -117,6 +119,25 @@ export class SeasonRun {
     await this.work.begin(() =>
       api.POST('/api/season/{siteId}/runs', { params: { path: { siteId: this.site } }, body: inputs }),
     );
+  }
+
+  /** Shows an instant of the run with some time around it (s); what switched there is looked into. */
+  async visit(seconds: number, around: number) {
+    const id = this.done?.work.id;
+    if (!id) return;
+    this.picked = undefined;
+    this.spans.show({ from: seconds - around, to: seconds + around });
+    const { data, problem } = await outcome(
+      api.GET('/api/season/{siteId}/runs/{id}/events', {
+        params: {
+          path: { siteId: this.site, id },
+          query: { from: seconds - NEAR, to: seconds + NEAR, most: MOST_MARKS },
+        },
+      }),
+    );
+    this.looked.problem = problem;
+    const there = data?.events.find(({ event }) => ['OPENED', 'EMPTY', 'COLLAPSE'].includes(event.kind));
+    if (there) await this.pick(there.index);
   }
 
   /** Looks into an event: how it came about, and the tape close around it. */

@@ -84,7 +84,7 @@
   {#if problem && !problem.errors}<Trouble {problem} retry={() => (problem = undefined)} />{/if}
   <form class="max-w-3xl px-4 py-5 md:px-6" onsubmit={make}>
     <p class="mb-4">
-      From these few facts comes a complete program for the battery, to be adapted. What nobody has told yet
+      From these few facts comes a complete program for the battery, to be adapted. What nobody has said yet
       is marked as a guess.
     </p>
     <div class="grid gap-x-6 gap-y-4 sm:grid-cols-2">
