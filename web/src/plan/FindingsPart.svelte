@@ -36,7 +36,22 @@
       .map((hazard) => ({ hazard, findings: open.filter((one) => one.hazard === hazard) }))
       .filter((group) => group.findings.length > 0),
   );
-  const count = (severity: Finding['severity']) => open.filter((one) => one.severity === severity).length;
+  /** How many of each severity, the gravest first, those left out that there are none of. */
+  const counts = $derived(
+    (
+      [
+        ['DANGER', 'danger', 'dangers'],
+        ['CAUTION', 'caution', 'cautions'],
+        ['NOTE', 'note', 'notes'],
+      ] as const
+    )
+      .map(([severity, one, many]) => {
+        const count = [...open, ...ofRun].filter((finding) => finding.severity === severity).length;
+        return count === 0 ? '' : `${count} ${count === 1 ? one : many}`;
+      })
+      .filter(Boolean)
+      .join(', '),
+  );
   const key = (one: Finding) => `${one.check} ${one.at} ${one.path}`;
 </script>
 
@@ -46,12 +61,11 @@
     <p role="status" class="mt-2 text-soft">Looking through the plan</p>
   {:else}
     <p class="mt-1" role="status">
-      {#if open.length === 0}
+      {#if open.length + ofRun.length === 0}
         Nothing is found wrong with this plan by itself. That is no proof of safety: what only a bench shows
         stands on the bench.
       {:else}
-        {count('DANGER')} danger, {count('CAUTION')} caution, {count('NOTE')}
-        {count('NOTE') === 1 ? 'note' : 'notes'}.
+        {counts}.
       {/if}
     </p>
   {/if}

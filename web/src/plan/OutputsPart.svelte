@@ -6,6 +6,7 @@
   import { partName } from '../lib/shell/parts';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import { seasonOf } from '../season/season.svelte';
+  import PhoneStrip from '../season/PhoneStrip.svelte';
   import TapeView from '../season/TapeView.svelte';
   import OutputCard from './OutputCard.svelte';
   import { withOutput } from './outputs';
@@ -100,5 +101,6 @@
     aria-label="What it does"
   >
     <TapeView {editor} {season} output={shown || plan.program.outputs[0]?.id} />
+    <PhoneStrip {season} {plan} output={shown || plan.program.outputs[0]?.id} />
   </aside>
 </div>

@@ -133,6 +133,7 @@
                   ? 'font-bold text-danger'
                   : 'font-bold'}>{fold.events[0] && says(fold.events[0])}</span
               >
+              <span class="block truncate text-sm text-soft">first: {fold.events[0]?.event.reason}</span>
             </button>
             {#if open}
               <ol class="ml-3 border-l-2 border-rule pl-2">
