@@ -150,8 +150,8 @@
           <span class="number">{answer.cuts}</span>, and lacks
           <span class="number">{energy(answer.help.unservedJoules / 3600)}</span> instead of
           <span class="number">{energy(answer.unservedJoules / 3600)}</span> on the mean.
-          <span class="number">{answer.tried}</span> settings were tried; lights that come on in the dark are left
-          alone.
+          {answer.tried === 1 ? 'One setting was' : `${answer.tried} settings were`} tried; lights that come on
+          in the dark are left alone.
         </p>
         {#if session.mayChange}
           <Action class="mt-3" disabled={taken} onclick={take}
