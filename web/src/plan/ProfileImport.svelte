@@ -65,8 +65,13 @@
   });
 </script>
 
-<section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="profile">
-  <h2 id="profile">Bring a consumption profile</h2>
+<details
+  class="no-print border-t border-rule px-4 pb-3 md:px-6"
+  open={loads.some((one) => one.consumption.kind === 'importedProfile') || file !== undefined}
+>
+  <summary class="opens flex min-h-11 cursor-pointer items-center font-bold"
+    >Bring a consumption profile</summary
+  >
   <p class="mt-1 max-w-3xl text-soft">
     A CSV file with two columns, time and power. Time in ISO 8601 (without an offset it is local time here, {zone})
     or in seconds; power in W, or in kW if the heading says so; comma, semicolon or tab; with the last two a
@@ -125,4 +130,4 @@
       {/if}
     </div>
   {/if}
-</section>
+</details>

@@ -31,6 +31,10 @@ export interface Conflict {
 const MOST_STEPS = 200;
 const KEEP_AFTER_MS = 700;
 
+/** What this browser kept while a mode was still called a wish. */
+const inTodaysWords = (json: string) =>
+  json.replaceAll('"wish":"AUTOMATIC"', '"mode":"BY_RULE"').replaceAll('"wish":', '"mode":');
+
 /**
  * A plan being edited: what is saved, what has been changed since, and how to go back. Unsaved changes also lie in the browser's
  * storage and on the server until they are saved or discarded, so closing the window loses nothing and they can be gone on with
@@ -288,7 +292,7 @@ export class PlanEditor {
     const kept = localStorage.getItem(this.draftKey);
     if (!kept) return undefined;
     try {
-      return JSON.parse(kept) as Draft;
+      return JSON.parse(inTodaysWords(kept)) as Draft;
     } catch {
       localStorage.removeItem(this.draftKey);
       this.lost =

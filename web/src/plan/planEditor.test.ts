@@ -186,6 +186,15 @@ describe('editing a plan', () => {
     expect(second.conflict, 'not written over the newer revision').toBeDefined();
   });
 
+  it('brings back what was kept in the words of before', async () => {
+    const kept = JSON.stringify({ parent: 1, plan: plan(11.3), savedAt: '2026-11-24T08:00:00Z' });
+    localStorage.setItem('sparen.draft.liv.hallgrund', kept.replace('"name":', '"wish":"AUTOMATIC","name":'));
+    const editor = await opened();
+    expect(lvd(editor)).toBe(11.3);
+    expect(editor.plan?.program.outputs[0]).toMatchObject({ mode: 'BY_RULE' });
+    expect(JSON.stringify(editor.plan)).not.toContain('wish');
+  });
+
   it('forgets the kept changes once they are saved', async () => {
     const editor = await opened();
     editor.set(LVD, 11.4, say);

@@ -50,8 +50,11 @@
     if (event.ctrlKey || event.metaKey || event.altKey || target.matches('input, select, textarea')) return;
     if (!singleKeys.on) return;
     if (event.key === '?') helping = !helping;
-    else if (event.key === 'Escape') helping = false;
-    else if (going) {
+    else if (event.key === 'Escape' && helping) {
+      helping = false;
+      // It closes this and nothing under it.
+      event.preventDefault();
+    } else if (going) {
       const chosen = places.find((one) => one.letter === event.key);
       if (chosen && chosen.key !== place) {
         byKeys = true;
