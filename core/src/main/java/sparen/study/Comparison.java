@@ -33,6 +33,8 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
      * @param tellFrom from what difference on it is worth a sentence, in its unit; judgement, no source
      */
     public record Figure(String what, String unit, double before, double after, double tellFrom) {
+        private static final double LARGE_WATT_HOURS = 10_000;
+
         boolean tells() {
             return Math.abs(after - before) >= tellFrom;
         }
@@ -41,7 +43,15 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
             return what + " " + shown(after) + " instead of " + shown(before) + ".";
         }
 
+        /** Energies from ten kilowatt-hours on are told in these, both alike. */
+        private boolean isLarge() {
+            return unit.equals("Wh") && Math.max(Math.abs(before), Math.abs(after)) >= LARGE_WATT_HOURS;
+        }
+
         private String shown(double value) {
+            if (isLarge()) {
+                return String.format(Locale.ROOT, "%.1f kWh", value / 1000);
+            }
             int digits = Math.abs(value) >= 100 || unit.isEmpty() ? 0 : unit.equals("V") ? 2 : 1;
             return String.format(Locale.ROOT, "%." + digits + "f", value) + (unit.isEmpty() ? "" : " " + unit);
         }

@@ -285,4 +285,12 @@ public class StudyTest {
         assertTrue(trace.get(1).startsWith("2026-11-04T00:00:00Z,172800.0,"), trace.get(1));
         assertTrue(trace.get(4).endsWith(",,,,,"), "beyond the run: " + trace.get(4));
     }
+
+    @Test
+    public void largeEnergiesAreToldInKilowattHoursBothAlike() {
+        Comparison.Figure diverted = new Comparison.Figure("Diverted", "Wh", 43_069, 9_467, 100);
+        assertEquals(diverted.sentence(), "Diverted 9.5 kWh instead of 43.1 kWh.");
+        Comparison.Figure small = new Comparison.Figure("Unserved", "Wh", 12.5, 9_467, 100);
+        assertEquals(small.sentence(), "Unserved 9467 Wh instead of 12.5 Wh.");
+    }
 }
