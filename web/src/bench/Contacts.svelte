@@ -90,20 +90,3 @@
     </li>
   {:else}<li class="py-3 text-soft">No output is programmed here yet.</li>{/each}
 </ul>
-
-<style>
-  .force {
-    min-height: 2rem;
-    padding: 0 0.25rem;
-    appearance: auto;
-    font-size: 0.875rem;
-    border: 1px dashed var(--rule-strong);
-    border-radius: 3px;
-    background-color: transparent;
-  }
-  @media (pointer: coarse) {
-    .force {
-      min-height: 44px;
-    }
-  }
-</style>

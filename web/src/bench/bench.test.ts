@@ -1,5 +1,5 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { NamedSignal, Plan } from '../lib/api/api';
+import type { NamedSignal, Peg, Plan } from '../lib/api/api';
 
 const server = vi.hoisted(() => ({
   switchesAt: 42,
@@ -55,6 +55,22 @@ describe('a bench', () => {
     await one.clear();
     expect(one.turns).toEqual([]);
     expect(server.asked.at(-1)?.untilSeconds).toBe(0);
+  });
+
+  it('says so where nothing switches, and leaves time where it was', async () => {
+    server.switchesAt = Infinity;
+    const one = await bench();
+    await one.forward(30);
+    await one.toNext();
+    expect(one.seconds).toBe(30);
+    expect(one.notice).toBe('Nothing switches in 10 min as the knobs stand.');
+    await one.turn(['bus_volts', 'battery_volts'], 11);
+    expect(one.notice).toBe('');
+    expect(one.turns.map(({ knob, value }) => [knob, value])).toEqual([
+      ['bus_volts', 11],
+      ['battery_volts', 11],
+    ]);
+    server.switchesAt = 42;
   });
 
   it('plays a script that was kept to its end', async () => {
@@ -169,4 +185,42 @@ it('plays a kept script as it was kept: with or without a battery, and as far', 
   expect(one.seconds).toBe(90);
   await one.take(turns, false);
   expect(one.seconds).toBe(5);
+});
+
+describe('the scale of the bench', () => {
+  const knob = (id: string, kind: NamedSignal['kind'], more: Partial<NamedSignal> = {}) =>
+    ({
+      id,
+      kind,
+      name: id,
+      unit: 'V',
+      least: 0,
+      most: 20,
+      step: 0.01,
+      rest: 12,
+      shownTimes: 1,
+      ...more,
+    }) as NamedSignal;
+  const peg = (value: number, unit: string) =>
+    ({ path: `p${value}`, term: 'LVD', name: 'Radio', unit, value, acts: 'FALLING' }) as Peg;
+
+  it('holds every voltage with its levels between half volts, but not an array’s', async () => {
+    const { voltageScale } = await import('./scale');
+    const signals = [knob('bus', 'VOLTAGE'), knob('battery', 'VOLTAGE'), knob('array', 'ARRAY_VOLTAGE')];
+    const scale = voltageScale(signals, { bus: 12.6, battery: 12.7 }, [peg(11.7, 'V'), peg(90, '%')]);
+    expect(scale).toMatchObject({ knobs: ['bus', 'battery'], low: 11, high: 13.5, value: 12.6 });
+    expect(scale?.levels.map((one) => one.value)).toEqual([11.7]);
+    expect(voltageScale([], {}, [])).toBeUndefined();
+  });
+
+  it('shows a charge in percent with the levels in percent', async () => {
+    const { scaleOf } = await import('./scale');
+    const charge = knob('soc', 'CHARGE', { unit: '%', most: 1, shownTimes: 100 });
+    expect(scaleOf(charge, { soc: 0.5 }, [peg(11.7, 'V'), peg(90, '%')])).toMatchObject({
+      low: 0,
+      high: 100,
+      value: 50,
+      levels: [{ value: 90 }],
+    });
+  });
 });

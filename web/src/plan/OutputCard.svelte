@@ -57,6 +57,7 @@
 
   const SEVERITIES = ['DANGER', 'CAUTION', 'NOTE'] as const;
 
+  type Spoken = 'automatic' | 'protection' | 'lockout';
   type Slot = 'automatic' | 'protection' | 'lockout' | 'contact' | 'clock';
 
   const modes = [
@@ -133,6 +134,21 @@
   );
 </script>
 
+{#snippet sentence(slot: Spoken)}
+  {@const said = reading?.[slot]}
+  {@const rule = output[slot]}
+  {#if said && rule}
+    <SentenceEditor
+      sentence={said}
+      {rule}
+      path={pathOf(slot)}
+      {readonly}
+      errors={errors(slot)}
+      change={(field, label, value) => setField(slot, field, label, value)}
+    />
+  {/if}
+{/snippet}
+
 <article class="border-b border-rule" aria-labelledby="output-{output.id}">
   <h3 class="font-normal">
     <button
@@ -197,14 +213,7 @@
       {#if output.automatic && reading?.automatic}
         <div class="rule {output.mode === 'BY_RULE' ? '' : 'text-soft'}">
           <p class="text-sm text-soft">rule</p>
-          <SentenceEditor
-            sentence={reading.automatic}
-            rule={output.automatic}
-            path={pathOf('automatic')}
-            {readonly}
-            errors={errors('automatic')}
-            change={(field, label, value) => setField('automatic', field, label, value)}
-          />
+          {@render sentence('automatic')}
           {#if output.mode !== 'BY_RULE'}<p class="text-sm">
               Kept, but not acting: the mode is {output.mode.toLowerCase()}.
             </p>{/if}
@@ -213,24 +222,11 @@
       {#if output.protection && reading?.protection}
         <div class="rule guard">
           <p class="text-sm text-soft">protection, always wins</p>
-          <SentenceEditor
-            sentence={reading.protection}
-            rule={output.protection}
-            path={pathOf('protection')}
-            {readonly}
-            errors={errors('protection')}
-            change={(field, label, value) => setField('protection', field, label, value)}
-          />
+          {@render sentence('protection')}
         </div>
       {/if}
       {#if output.lockout && reading?.lockout}
-        <SentenceEditor
-          sentence={reading.lockout}
-          rule={output.lockout}
-          {readonly}
-          errors={errors('lockout')}
-          change={(field, label, value) => setField('lockout', field, label, value)}
-        />
+        {@render sentence('lockout')}
       {/if}
       {#if output.testForce !== 'NONE'}
         <p class="hatch-force mt-2">
@@ -299,21 +295,9 @@
   .guard {
     border-left: 4px solid var(--battery);
   }
-  .force {
-    min-height: 1.75rem;
-    padding: 0 0.25rem;
-    appearance: auto;
-    font-size: 0.875rem;
-    border: 1px dashed var(--rule-strong);
-    border-radius: 3px;
-    background-color: transparent;
-  }
   @media (pointer: coarse) {
     .row {
       min-height: 3.5rem;
-    }
-    .force {
-      min-height: 44px;
     }
   }
   .hatch-force {

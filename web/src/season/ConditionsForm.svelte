@@ -11,20 +11,12 @@
     files?: WeatherFileAbout[];
     /** The longest run that can be asked for here (d). */
     mostDays?: number;
-    compact?: boolean;
     /** Only the weather: when and how long is told elsewhere. */
     weatherOnly?: boolean;
     /** Told when another span of time is asked for. */
     moved?: () => void;
   }
-  let {
-    asked,
-    files = [],
-    mostDays = 3660,
-    compact = false,
-    weatherOnly = false,
-    moved = () => {},
-  }: Props = $props();
+  let { asked, files = [], mostDays = 3660, weatherOnly = false, moved = () => {} }: Props = $props();
 
   const DAYS = [1, 3, 7, 14, 30, 90, 180, 365, 1826, 3652];
   const days = $derived(
@@ -72,11 +64,7 @@
   {/if}
   <label class="flex min-w-0 flex-col">
     weather
-    <select
-      class="{FIELD} {compact ? 'max-w-40' : 'max-w-72'}"
-      aria-label="weather"
-      bind:value={asked.weather}
-    >
+    <select class="{FIELD} max-w-72" aria-label="weather" bind:value={asked.weather}>
       {#each WEATHERS as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
       {#each files as file (file.id)}<option value={file.id}>file {file.name}</option>{/each}
     </select>
@@ -93,7 +81,7 @@
       onchange={(event) => (asked.seed = bounded(event.currentTarget, asked.seed))}
     />
   </label>
-  {#if !compact && onlyDays}
+  {#if onlyDays}
     <label class="flex flex-col">
       mean air, °C
       <input

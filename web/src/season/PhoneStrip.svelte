@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Plan } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
+  import { bandOf } from '../lib/tape/band';
   import { lanePath } from '../lib/tape/lanes';
   import type { Season } from './season.svelte';
 
@@ -13,19 +14,7 @@
   const trace = $derived(answer?.view.trace);
   const name = $derived(plan.program.outputs.find((one) => one.id === output)?.name);
   const figures = $derived(answer?.outputs.find((one) => one.output === output));
-  const band = $derived.by(() => {
-    const there = (trace?.lowBatteryVolts ?? [])
-      .map((low, i) => ({ low, high: trace?.highBatteryVolts[i] ?? low, i }))
-      .filter((one) => typeof one.low === 'number');
-    const least = Math.min(...there.map((one) => one.low));
-    const most = Math.max(...there.map((one) => one.high), least + 0.1);
-    const x = (i: number) => ((i + 0.5) / (trace?.lowBatteryVolts.length ?? 1)) * WIDE;
-    const y = (volts: number) => 3 + (1 - (volts - least) / (most - least)) * (HIGH - 6);
-    const point = (i: number, volts: number) => `${x(i).toFixed(1)} ${y(volts).toFixed(1)}`;
-    const up = there.map((one) => point(one.i, one.high));
-    const down = there.map((one) => point(one.i, one.low)).reverse();
-    return there.length > 0 ? { path: `M${[...up, ...down].join('L')}z`, least, most } : undefined;
-  });
+  const band = $derived(trace && bandOf(trace.lowBatteryVolts, trace.highBatteryVolts, WIDE, HIGH, 3, 0.1));
 </script>
 
 {#if answer && band}

@@ -1,19 +1,17 @@
+import { day } from './quantity';
+
 /** Days as people write and read them: 5 Oct 2026. A day is kept as documents write it: 2026-10-05. */
 
 const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /** A day as it is shown, its month by name. */
-export function dayWritten(iso: string): string {
-  const [year, month, date] = iso.split('-').map(Number);
-  const name = MONTHS[(month ?? 0) - 1];
-  return name ? `${date} ${name.charAt(0).toUpperCase()}${name.slice(1)} ${year}` : iso;
-}
+export const dayWritten = (iso: string) => day(iso, 'UTC');
 
 function existing(year: number, month: number, date: number): string | undefined {
-  const day = new Date(Date.UTC(year, month - 1, date));
+  const there = new Date(Date.UTC(year, month - 1, date));
   const exists =
-    day.getUTCFullYear() === year && day.getUTCMonth() === month - 1 && day.getUTCDate() === date;
-  return exists ? day.toISOString().slice(0, 10) : undefined;
+    there.getUTCFullYear() === year && there.getUTCMonth() === month - 1 && there.getUTCDate() === date;
+  return exists ? there.toISOString().slice(0, 10) : undefined;
 }
 
 /** Reads a day that was typed: 5 Oct 2026, 5 October 2026, 5.10.2026, 5/10/2026 (the day first) or 2026-10-05. */

@@ -71,30 +71,22 @@ export function day(instant: string, zone?: string): string {
   return new Intl.DateTimeFormat('en-GB', { dateStyle: 'medium', timeZone: zone }).format(new Date(instant));
 }
 
-/** An instant to the second in a zone: Tue 24 Nov, 14:05:30. */
-export function moment(milliseconds: number, zone: string): string {
+/** An instant to the minute in a zone: Tue 24 Nov, 14:05. */
+export function minute(milliseconds: number, zone: string, more: Intl.DateTimeFormatOptions = {}): string {
   return new Intl.DateTimeFormat('en-GB', {
     weekday: 'short',
     day: 'numeric',
     month: 'short',
     hour: '2-digit',
     minute: '2-digit',
-    second: '2-digit',
     timeZone: zone,
+    ...more,
   }).format(milliseconds);
 }
 
-/** An instant to the minute in a zone: Tue 24 Nov, 14:05. */
-export function minute(milliseconds: number, zone: string): string {
-  return new Intl.DateTimeFormat('en-GB', {
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-    hour: '2-digit',
-    minute: '2-digit',
-    timeZone: zone,
-  }).format(milliseconds);
-}
+/** An instant to the second in a zone: Tue 24 Nov, 14:05:30. */
+export const moment = (milliseconds: number, zone: string) =>
+  minute(milliseconds, zone, { second: '2-digit' });
 
 /** An energy in Wh, as kWh from ten of them on. */
 export function energy(wattHours: number): string {

@@ -2,6 +2,7 @@ import { expect, it } from 'vitest';
 import type { Event } from '../api/api';
 import { happened, isGrave } from './events';
 import type { NumberedEvent, OutputFigures, RunSummary, RunView, Trace } from '../api/api';
+import { bandOf } from './band';
 import { countsIn, countsOf, lanePath } from './lanes';
 import { tapePicture } from './picture';
 import { readout } from './readout';
@@ -22,6 +23,15 @@ it('counts the switchings of what is shown, and does not guess where some are mi
   const figures = { output: 'a', changeSeconds: [0, 10, 20, 30] } as OutputFigures;
   expect(countsIn([figures], 10, 25)).toEqual({ a: 2 });
   expect(countsIn([figures], 0, 5)).toEqual({ a: 0 });
+});
+
+it('outlines a band between its ends, and nothing where nothing is', () => {
+  expect(bandOf([12, 11, 'NaN' as unknown as number, 12], [13, 12], 40, 100, 10, 0.1)).toEqual({
+    path: 'M5.0 10.0L15.0 50.0L35.0 50.0L35.0 50.0L15.0 90.0L5.0 50.0z',
+    least: 11,
+    most: 13,
+  });
+  expect(bandOf(['NaN'] as unknown as number[], [], 40, 100, 10, 0.1)).toBeUndefined();
 });
 
 it('reads every lane at an instant, as a span where it moved, and nothing outside', () => {

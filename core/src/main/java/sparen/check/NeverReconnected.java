@@ -3,6 +3,7 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.Mode;
+import sparen.quantity.Standard;
 import sparen.result.OutputFigures;
 import sparen.result.RunResult;
 
@@ -25,7 +26,7 @@ final class NeverReconnected implements RunCheck {
                                 Severity.CAUTION,
                                 output.output(),
                                 "In the run it opened and did not close again: its reconnect level is not reached.")
-                        .number("open for", Math.round((end - last(output)) / 8640) / 10.0, "d"));
+                        .number("open for", Math.round(10 * (end - last(output)) / Standard.DAY) / 10.0, "d"));
     }
 
     private static boolean isOpenAtEnd(OutputFigures output) {

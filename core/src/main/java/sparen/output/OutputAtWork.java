@@ -255,7 +255,7 @@ public final class OutputAtWork {
 
     /** Counts a step from an instant on, and so long (s), in its present state. */
     public void count(double seconds, double stepSeconds) {
-        open.count(seconds, stepSeconds, !closed, needed());
+        open.count(seconds, stepSeconds, !closed, !closed && needed());
     }
 
     /** Whether the device that decides was fed when it last looked. */

@@ -105,7 +105,8 @@ public final class Verdict {
         }
         if (cuts.size() > MOST_CUTS) {
             List<Cut> rest = cuts.subList(MOST_CUTS, cuts.size());
-            say(rest.size() + " more outputs cut", rest.stream().anyMatch(Cut::critical), Optional.empty());
+            String outputs = rest.size() == 1 ? " more output cut" : " more outputs cut";
+            say(rest.size() + outputs, rest.stream().anyMatch(Cut::critical), Optional.empty());
         }
     }
 

@@ -40,6 +40,24 @@ public class VerdictTest {
         assertTrue(told.stream().noneMatch(one -> one.says().contains("lacked")), "said once");
     }
 
+    /** As above, with four disconnects behind one level: what is critical stands first, what is too much is counted. */
+    @Test
+    public void manyCutsAreCountedAndTheCriticalIsFirst() {
+        House house = new House().load("heater", null, new Consumption.ConstantPower(1030));
+        for (String id : List.of("a", "b", "c", "d")) {
+            house.load(id, null, new Consumption.ConstantPower(1))
+                    .output(id + "-output", null, new VoltageDisconnect("point", 51.98, 0, 52.05, 0), id);
+        }
+        house.loads.set(3, house.loads.get(3).withCritical(true));
+        house.curve = List.of(51.9, 52.1);
+        house.ohms = 1e-6;
+        List<Verdict.Statement> told = of(house, house.run(6 * 3600));
+        assertTrue(told.get(0).grave() && told.get(0).says().startsWith("c cut once, "), told.toString());
+        assertEquals(
+                told.stream().filter(one -> one.says().contains("cut once")).count(), 3);
+        assertEquals(told.get(3), new Verdict.Statement("1 more output cut", false, Optional.empty()));
+    }
+
     /** A light load for an hour: nothing to tell but that all was served. */
     @Test
     public void aCalmRunSaysSo() {

@@ -106,6 +106,21 @@ public class BenchJourneyTest extends BrowserTest {
                 .containsText("opens");
     }
 
+    /** A contact that waits for a charge brings it onto the scale; where nothing can switch, that is said and time stays. */
+    @Test
+    public void aContactBringsItsKnob() {
+        Page page = at("/site/skarvholm/bench", "odd");
+        contact(page, "Generator start").getByRole(AriaRole.BUTTON).click();
+        Locator charge = page.getByRole(
+                AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^reported charge")));
+        turn(page, charge.first().getAttribute("aria-label"), "30");
+        assertThat(contact(page, "Generator start")).containsText("min");
+        toTheNextSwitching(page);
+        assertThat(contact(page, "Generator start")).containsText("closed");
+        button(page, "Back to the voltage").click();
+        assertThat(knob(page, "voltage")).isVisible();
+    }
+
     @DataProvider
     private Object[][] sites() {
         return new Object[][] {{"hallgrund"}, {"kvarno"}, {"skarvholm"}};
