@@ -8,6 +8,7 @@
   import Menu from '../lib/shell/Menu.svelte';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import { needOf } from './need';
+  import Spark from './Spark.svelte';
 
   interface Props {
     site: SiteInList;
@@ -40,7 +41,7 @@
 
 <li class="px-4 md:px-6">
   <div
-    class="grid min-h-16 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-4 md:grid-cols-[1.5rem_minmax(12rem,1fr)_12rem_minmax(0,1.4fr)_auto]"
+    class="grid min-h-16 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-4 md:grid-cols-[1.5rem_minmax(12rem,1fr)_10rem_8.5rem_minmax(0,1.4fr)_auto]"
   >
     <span>
       {#if need.rank >= 2}<SeverityMark severity={need.rank === 3 ? 'DANGER' : 'CAUTION'} brief />{/if}
@@ -53,6 +54,9 @@
     {:else}
       <p class="text-lg leading-6 font-bold">{site.name}</p>
     {/if}
+    <span class="max-md:col-start-2 max-md:row-start-4 max-md:pb-2">
+      {#if site.ahead}<Spark ahead={site.ahead} />{/if}
+    </span>
     <p class="text-soft max-md:col-start-2 max-md:row-start-3 max-md:pb-2">
       {#if plan}<span class="number">{decimal(plan.nominalVolts)} V</span> ·
         <span class="number">{decimal(plan.capacityAmpereHours)} Ah</span>{/if}

@@ -24,3 +24,23 @@ it('tells what a site needs, what is grave first, and how much it comes first', 
   expect(needOf(late, '2026-11-28').rank).toBe(1);
   expect(needOf({ ...calm, unreadable: 'schemaVersion 9 is not known' }, '2026-11-29').rank).toBe(3);
 });
+
+it('tells when a cut is likely, counted from today, and a rarer one more quietly', () => {
+  const ahead = { revision: 1, begins: '2026-11-27', days: 14, startStateOfCharge: 0.7 };
+  const outlook = {
+    weathers: 20,
+    cut: 14,
+    likelyWithinDays: 9,
+    lowestVoltsByDay: [12],
+    disconnectVolts: 11.3,
+  };
+  const site = { ...calm, ahead: { ...ahead, outlook } } as SiteInList;
+  expect(needOf(site, '2026-11-29')).toEqual({ rank: 2, says: 'cut likely within 7 days' });
+  const rare = { ...ahead, outlook: { ...outlook, cut: 3, likelyWithinDays: undefined } };
+  expect(needOf({ ...calm, ahead: rare } as SiteInList, '2026-11-29')).toEqual({
+    rank: 1,
+    says: 'a cut in 3 of 20 weathers within 14 days',
+  });
+  const none = { ...ahead, outlook: { ...outlook, cut: 0, likelyWithinDays: undefined } };
+  expect(needOf({ ...calm, ahead: none } as SiteInList, '2026-11-29').rank).toBe(0);
+});

@@ -2,7 +2,8 @@ import { day } from './quantity';
 
 /** Days as people write and read them: 5 Oct 2026. A day is kept as documents write it: 2026-10-05. */
 
-const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
+/** The months as they are written, in order. */
+export const MONTHS = ['jan', 'feb', 'mar', 'apr', 'may', 'jun', 'jul', 'aug', 'sep', 'oct', 'nov', 'dec'];
 
 /** A day as it is shown, its month by name. */
 export const dayWritten = (iso: string) => day(iso, 'UTC');
@@ -29,4 +30,9 @@ export function dayTyped(text: string): string | undefined {
 /** A day so many days later. */
 export function daysLater(iso: string, days: number): string {
   return new Date(Date.parse(`${iso}T00:00:00Z`) + days * 86_400_000).toISOString().slice(0, 10);
+}
+
+/** How many days one day is after another. */
+export function daysBetween(from: string, to: string): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / 86_400_000);
 }

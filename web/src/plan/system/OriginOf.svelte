@@ -2,7 +2,7 @@
   import type { Origin } from '../../lib/api/api';
   import type { PlanEditor } from '../planEditor.svelte';
 
-  /** Where a number comes from; what is only guessed is marked. */
+  /** Where a number comes from, as a small mark that opens: a list to choose from lies over it. What is only guessed stands out. */
   interface Props {
     editor: PlanEditor;
     path: string;
@@ -11,14 +11,16 @@
   }
   let { editor, path, label, readonly }: Props = $props();
 
-  const kinds: [Origin['kind'], string][] = [
-    ['MAKERS_SHEET', 'maker’s sheet'],
-    ['STANDARD', 'standard'],
-    ['COMMON_PRACTICE', 'common practice'],
-    ['MEASURED', 'measured'],
-    ['GUESS', 'unconfirmed'],
+  const kinds: [Origin['kind'], string, string][] = [
+    ['MAKERS_SHEET', '✓', 'maker’s sheet'],
+    ['STANDARD', '§', 'standard'],
+    ['COMMON_PRACTICE', '~', 'common practice'],
+    ['MEASURED', '≈', 'measured'],
+    ['GUESS', '?', 'unconfirmed'],
   ];
   const origin = $derived(editor.plan?.origins[path]);
+  const known = $derived(kinds.find(([kind]) => kind === origin?.kind));
+  const told = $derived([known?.[2] ?? 'origin not set', origin?.note].filter(Boolean).join(': '));
 
   function set(kind: string) {
     if (!editor.plan) return;
@@ -28,34 +30,49 @@
   }
 </script>
 
-{#if readonly}
-  {#if origin}<span class="text-sm text-soft">{kinds.find(([kind]) => kind === origin.kind)?.[1]}</span>{/if}
-{:else}
-  <select
-    class="origin {origin?.kind === 'GUESS' ? 'font-bold text-caution' : 'text-soft'}"
-    aria-label="Origin of {label}"
-    title={origin?.note || undefined}
-    value={origin?.kind ?? ''}
-    onchange={(event) => set(event.currentTarget.value)}
-  >
-    <option value="">origin?</option>
-    {#each kinds as [kind, word] (kind)}<option value={kind}>{word}</option>{/each}
-  </select>
-{/if}
+<span
+  class="origin {origin?.kind === 'GUESS' ? 'font-bold text-caution' : 'text-soft'}"
+  title="{label}: {told}"
+>
+  <span aria-hidden={readonly ? undefined : 'true'}>{known?.[1] ?? '○'}</span>
+  {#if readonly}<span class="sr-only">{told}</span>
+  {:else}
+    <select
+      aria-label="Origin of {label}"
+      value={origin?.kind ?? ''}
+      onchange={(event) => set(event.currentTarget.value)}
+    >
+      <option value="">origin not set</option>
+      {#each kinds as [kind, mark, word] (kind)}<option value={kind}>{mark} {word}</option>{/each}
+    </select>
+  {/if}
+</span>
 
 <style>
   .origin {
-    min-height: 1.75rem;
-    field-sizing: content;
-    max-width: 8.5rem;
-    padding: 0 1.5rem 0 0.25rem;
-    background-position: right 0.1rem center;
-    border: none;
-    background-color: transparent;
-    font-size: 0.875rem;
+    position: relative;
+    display: inline-grid;
+    place-items: center;
+    min-width: 2rem;
+    min-height: 2rem;
+    font-size: 1.05rem;
+  }
+  .origin:focus-within {
+    outline: 3px solid var(--focus);
+  }
+  .origin:hover {
+    background: var(--paper-sunk);
+  }
+  select {
+    position: absolute;
+    inset: 0;
+    width: 100%;
+    opacity: 0;
+    cursor: pointer;
   }
   @media (pointer: coarse) {
     .origin {
+      min-width: 44px;
       min-height: 44px;
     }
   }

@@ -5,12 +5,24 @@
   import { FIELD } from '../../lib/shell/fieldLook';
   import { wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { atPlace, withPlace } from '../planPath';
+  import { atPlace } from '../planPath';
+  import Fields from './Fields.svelte';
   import OriginOf from './OriginOf.svelte';
-  import { beginning, chosen, followed, kindOf, numbersIn, references, usualAt, type Schema } from './schema';
+  import {
+    beginning,
+    chosen,
+    followed,
+    kindOf,
+    labelOf,
+    picksOf,
+    references,
+    shownAs,
+    type Schema,
+  } from './schema';
+  import Picks from './Picks.svelte';
   import Self from './SchemaField.svelte';
 
-  /** One field of a part, drawn from the published schema; a part of a part is drawn the same way inside. */
+  /** One field of a part that is set, drawn from the published schema; a part of a part is drawn the same way inside. */
   interface Props {
     editor: PlanEditor;
     plan: Plan;
@@ -28,36 +40,34 @@
   const place = $derived(path.split('/'));
   const outer = $derived(followed(raw));
   const schema = $derived(outer.oneOf ? chosen(outer, value) : outer);
-  const label = $derived(raw.title ?? wordsOf(field));
-  const unit = $derived(raw.unit ?? '');
+  const label = $derived(labelOf(raw, field));
+  const shown = $derived(shownAs(raw));
   const named = $derived(references(raw, plan));
+  const picks = $derived(picksOf(schema));
   const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
   const error = $derived(editor.refused.find((one) => one.pointer === `/${path}`)?.detail);
-  const least = $derived(schema.minimum ?? schema.exclusiveMinimum ?? -1e9);
-  const most = $derived(schema.maximum ?? 1e9);
+  const bound = (one: number | undefined, none: number) => rounded((one ?? none) * shown.factor);
   const step = $derived(
     schema.type === 'integer'
       ? 1
-      : ((size) => 10 ** Math.floor(Math.log10(Math.max(Math.abs(size), 0.01)) - 1))(Number(value) || 1),
+      : ((size) => 10 ** Math.floor(Math.log10(Math.max(Math.abs(size), 0.01)) - 1))(
+          Number(value) * shown.factor || 1,
+        ),
   );
   const errorId = $props.id();
 
-  const told = (one: unknown) =>
-    one === undefined ? 'none' : typeof one === 'object' ? 'told' : `${String(one)}${unit ? ` ${unit}` : ''}`;
-
-  /**
-   * What was not set begins with what is usual for this battery and this charger, or else with the least there can be; either way every
-   * number of it is a guess until somebody confirms it.
-   */
-  function begin(wanted: Schema) {
-    const next = usualAt(editor.reading?.usualCharging, path) ?? beginning(wanted, plan);
-    const begun = withPlace(plan, place, next);
-    const origins = Object.fromEntries(
-      numbersIn(next, path).map((one) => [one, { kind: 'GUESS' as const, note: '' }]),
-    );
-    editor.take({ ...begun, origins: { ...begun.origins, ...origins } }, `${label} of ${of} is set: a guess`);
+  /** Without the dust that a factor leaves. */
+  function rounded(number: number): number {
+    return Number(number.toPrecision(12));
   }
+
+  const told = (one: unknown) => {
+    if (one === undefined) return 'none';
+    if (typeof one === 'object') return 'told';
+    const number = typeof one === 'number' ? rounded(one * shown.factor) : one;
+    return `${String(number)}${shown.unit ? ` ${shown.unit}` : ''}`;
+  };
 
   function set(next: unknown) {
     const say = (before: unknown, after: unknown) => `${label} of ${of} ${told(before)} → ${told(after)}`;
@@ -73,85 +83,72 @@
 </script>
 
 {#if schema.properties}
-  <fieldset class="col-span-2 mt-2 border-l-2 border-rule pl-3">
-    <legend class="float-left flex w-full items-center justify-between font-bold first-letter:uppercase"
-      ><span>{label}</span>
-      {#if !readonly && !required && value !== undefined}
+  <fieldset class="col-span-2 mt-1">
+    <legend class="float-left flex w-full items-center justify-between"
+      ><span class="font-bold first-letter:uppercase">{label}</span>
+      {#if !readonly && !required}
         <button
-          class="min-h-11 text-sm font-normal underline"
+          class="min-h-9 text-sm underline underline-offset-4"
           aria-label="Take away {label} of {of}"
           onclick={() => set(undefined)}>take away</button
         >
       {/if}
     </legend>
-    {#if value === undefined}
-      <p class="clear-both text-soft">
-        not set{#if !readonly}
-          <button class="ml-2 min-h-11 underline" aria-label="Set {label} of {of}" onclick={() => begin(raw)}
-            >set it…</button
+    <div class="clear-both border-l-2 border-rule pl-3">
+      {#if outer.oneOf}
+        <label class="grid grid-cols-[9rem_1fr] items-center gap-x-3 max-sm:grid-cols-[7rem_1fr]"
+          ><span class="text-soft">kind</span>
+          <select
+            class="{FIELD} w-full"
+            disabled={readonly}
+            value={(value as { kind: string }).kind}
+            onchange={(event) => {
+              const kind = event.currentTarget.value;
+              const wanted = outer.oneOf?.find((one) => kindOf(one) === kind);
+              if (wanted) set(beginning(wanted, plan));
+            }}
           >
-        {/if}
-      </p>
-    {:else}
-      <div class="clear-both grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
-        {#if outer.oneOf}
-          <label class="contents"
-            ><span class="pt-2 text-soft">kind</span>
-            <select
-              class="{FIELD} w-full"
-              disabled={readonly}
-              value={(value as { kind: string }).kind}
-              onchange={(event) => {
-                const kind = event.currentTarget.value;
-                const wanted = outer.oneOf?.find((one) => kindOf(one) === kind);
-                if (wanted) set(beginning(wanted, plan));
-              }}
-            >
-              {#each outer.oneOf as one (kindOf(one))}<option value={kindOf(one)}
-                  >{wordsOf(kindOf(one) ?? '')}</option
-                >{/each}
-            </select></label
-          >
-        {/if}
-        {#each Object.entries(schema.properties) as [key, part] (key)}
-          {#if key !== 'id' && key !== 'kind'}
-            <Self
-              {editor}
-              {plan}
-              schema={part}
-              field={key}
-              value={(value as Record<string, unknown>)[key]}
-              path="{path}/{key}"
-              required={schema.required?.includes(key) ?? false}
-              {of}
-              {readonly}
-            />
-          {/if}
-        {/each}
-      </div>
-    {/if}
+            {#each outer.oneOf as one (kindOf(one))}<option value={kindOf(one)}
+                >{wordsOf(kindOf(one) ?? '')}</option
+              >{/each}
+          </select></label
+        >
+      {/if}
+      <Fields
+        {editor}
+        {plan}
+        {schema}
+        fields={Object.keys(schema.properties).filter((key) => key !== 'id' && key !== 'kind')}
+        value={(value ?? {}) as Record<string, unknown>}
+        {path}
+        {of}
+        {readonly}
+      />
+    </div>
   </fieldset>
 {:else if schema.type === 'array' && followed(schema.items ?? {}).properties}
-  <fieldset class="col-span-2 mt-2 border-l-2 border-rule pl-3">
-    <legend class="float-left font-bold first-letter:uppercase">{label}</legend>
+  <fieldset class="col-span-2 mt-1">
+    <legend
+      class="float-left font-bold first-letter:uppercase {((value ?? []) as unknown[]).length > 0
+        ? 'sr-only'
+        : ''}">{label}</legend
+    >
     <div class="clear-both">
       {#each (value ?? []) as unknown[] as entry, i (i)}
-        <div class="grid grid-cols-[8rem_1fr] gap-x-3">
-          <Self
-            {editor}
-            {plan}
-            schema={schema.items ?? {}}
-            field={(entry as { name?: string }).name ?? `${label} ${i + 1}`}
-            value={entry}
-            path="{path}/{(entry as { id?: string }).id ?? i}"
-            required
-            {of}
-            {readonly}
-          />
-        </div>
+        <Self
+          {editor}
+          {plan}
+          schema={schema.items ?? {}}
+          field={(entry as { name?: string }).name ?? `${label} ${i + 1}`}
+          value={entry}
+          path="{path}/{(entry as { id?: string }).id ?? i}"
+          required
+          {of}
+          {readonly}
+        />
         {#if !readonly}
           <button
-            class="min-h-11 text-sm underline"
+            class="min-h-9 text-sm underline underline-offset-4"
             onclick={() => set((value as unknown[]).filter((_, other) => other !== i))}>take this away</button
           >
         {/if}
@@ -160,7 +157,7 @@
       {/each}
       {#if !readonly}
         <button
-          class="min-h-11 underline"
+          class="min-h-9 underline underline-offset-4"
           onclick={() => set([...((value ?? []) as unknown[]), beginning(schema.items ?? {}, plan)])}
           >one more…</button
         >
@@ -171,40 +168,31 @@
   <span class="pt-1.5 text-soft" title={schema.description}>{label}</span>
   <div class="min-w-0">
     {#if isNumber && schema.enum === undefined}
-      {#if value === undefined}
-        <span class="text-soft">not set</span>
-        {#if !readonly}<button
-            class="ml-2 min-h-9 underline"
-            aria-label="Set {label} of {of}"
-            onclick={() => begin(schema)}>set it…</button
+      <span class="flex flex-wrap items-center gap-x-2">
+        <NumberChip
+          chip={{
+            kind: 'number',
+            field: path,
+            label: `${label} of ${of}`,
+            value: rounded(Number(value) * shown.factor),
+            unit: shown.unit,
+            step,
+            bigStep: step * 5,
+            least: bound(schema.minimum ?? schema.exclusiveMinimum, -1e9),
+            most: bound(schema.maximum, 1e9),
+          }}
+          value={rounded(Number(value) * shown.factor)}
+          {readonly}
+          {error}
+          change={(next: number) => set(rounded(next / shown.factor))}
+        />
+        <OriginOf {editor} {path} label="{label} of {of}" {readonly} />
+        {#if !readonly && !required}<button
+            class="min-h-9 text-sm underline underline-offset-4"
+            aria-label="Unset {label} of {of}"
+            onclick={() => set(undefined)}>unset</button
           >{/if}
-      {:else}
-        <span class="flex flex-wrap items-center gap-x-2">
-          <NumberChip
-            chip={{
-              kind: 'number',
-              field: path,
-              label: `${label} of ${of}`,
-              value: Number(value),
-              unit,
-              step,
-              bigStep: step * 5,
-              least,
-              most,
-            }}
-            value={Number(value)}
-            {readonly}
-            {error}
-            change={set}
-          />
-          <OriginOf {editor} {path} label="{label} of {of}" {readonly} />
-          {#if !readonly && !required}<button
-              class="min-h-9 text-sm underline"
-              aria-label="Unset {label} of {of}"
-              onclick={() => set(undefined)}>unset</button
-            >{/if}
-        </span>
-      {/if}
+      </span>
     {:else if schema.enum || (named && schema.type === 'string')}
       <select
         class="{FIELD} w-full"
@@ -232,7 +220,7 @@
           checked={value === true}
           aria-label="{label} of {of}"
           onchange={(event) => set(event.currentTarget.checked)}
-        />{value === true ? 'yes' : value === false ? 'no' : 'not set'}</label
+        />{value === true ? 'yes' : 'no'}</label
       >
     {:else if schema.type === 'array' && named}
       <div class="flex flex-wrap gap-x-4">
@@ -251,6 +239,14 @@
           >
         {:else}<span class="text-soft">none to choose</span>{/each}
       </div>
+    {:else if picks}
+      <Picks
+        label="{label} of {of}"
+        options={picks}
+        value={(value ?? []) as (string | number)[]}
+        {readonly}
+        change={set}
+      />
     {:else}
       {@const list = schema.type === 'array'}
       <Input

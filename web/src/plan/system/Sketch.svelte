@@ -1,7 +1,9 @@
 <script lang="ts">
-  import type { Box, Sketch } from './sketch';
+  import PartSymbol from './PartSymbol.svelte';
+  import type { Placed, Sketch } from './sketch';
+  import type { Part } from './tree';
 
-  /** The one-line sketch; every part on it can be chosen. */
+  /** The one-line diagram; every part, contact and sense point on it can be chosen. */
   interface Props {
     sketch: Sketch;
     chosen?: string;
@@ -9,13 +11,15 @@
     wrong: Set<string>;
     /** Paths of parts with a number that nobody has confirmed. */
     guessed: Set<string>;
-    choose: (path: string, schema: string, name: string) => void;
-    /** Goes to the output of a contact. */
-    output: (id: string) => void;
+    /** Paths of parts that the chosen contact cuts off while it is open. */
+    cut: Set<string>;
+    choose: (path: string, schema: string) => void;
+    /** Chooses the contact of an output. */
+    contact: (output: string) => void;
   }
-  let { sketch, chosen, wrong, guessed, choose, output }: Props = $props();
+  let { sketch, chosen, wrong, guessed, cut, choose, contact }: Props = $props();
 
-  const tones: Record<Box['tone'], string> = {
+  const tones: Record<Part['tone'], string> = {
     sun: 'var(--sun)',
     ac: 'var(--ac)',
     battery: 'var(--battery)',
@@ -30,62 +34,145 @@
     act();
   }
 
-  const cut = (text: string, width: number) => {
-    const most = Math.floor((width - 18) / 7.2);
+  /** Mean width of a letter of 15 and 12.5 px, for cutting what would run into its neighbour. */
+  const shortened = (text: string, width: number, letter: number) => {
+    const most = Math.floor(width / letter);
     return text.length > most ? `${text.slice(0, most - 1)}…` : text;
   };
   const line = (points: [number, number][]) =>
     points.map(([x, y], i) => `${i === 0 ? 'M' : 'L'}${x} ${y}`).join('');
+  const said = (one: Part) =>
+    [
+      one.name,
+      one.detail,
+      wrong.has(one.path) ? 'with a finding' : '',
+      guessed.has(one.path) ? 'unconfirmed' : '',
+      cut.has(one.path) ? 'cut off' : '',
+      one.loose ? 'wired to nothing' : '',
+    ]
+      .filter(Boolean)
+      .join(', ');
+  const marksBefore = (one: Placed) =>
+    (wrong.has(one.part.path) ? '⚠ ' : '') + (guessed.has(one.part.path) ? '? ' : '');
 </script>
 
 <svg
   viewBox="0 0 {sketch.width} {sketch.height}"
-  class="w-full min-w-[40rem]"
+  class="mx-auto block w-full"
+  style:max-width="{sketch.width * 1.15}px"
   role="group"
   aria-label="Wiring sketch"
 >
+  <defs>
+    <pattern id="cut-off" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <path d="M0 0V6" stroke="var(--rule-strong)" stroke-width="1.5" />
+    </pattern>
+  </defs>
+  {#each sketch.placed.filter((one) => cut.has(one.part.path)) as { part, box } (part.path)}
+    <rect {...box} fill="url(#cut-off)" />
+  {/each}
   {#each sketch.wires as wire, i (i)}
+    {@const dead = cut.has(wire.path)}
     <path
       d={line(wire.points)}
       fill="none"
-      stroke={wire.tone === 'ac' ? 'var(--ac)' : 'var(--ink)'}
-      stroke-width={wire.points.length > 2 && wire.tone === 'dc' ? 2.5 : 2}
-      stroke-dasharray={wire.dashed ? '6 4' : undefined}
+      stroke={dead ? 'var(--rule-strong)' : wire.ac ? 'var(--ac)' : 'var(--ink)'}
+      stroke-width={wire.weight}
+      stroke-dasharray={dead ? '3 5' : undefined}
     />
     {#if wire.drop}
-      {@const [x, y] = wire.points[0] ?? [0, 0]}
-      {@const toY = wire.points.at(-1)?.[1] ?? 0}
       <text
-        class="number"
-        x={x + 8}
-        y={y === toY ? y - 6 : (y + toY) / 2 + 4}
+        class="number halo"
+        x={wire.drop.x}
+        y={wire.drop.y}
         font-size="12"
-        fill="var(--ink-soft)"><title>what this cable drops at the worst</title>{wire.drop}</text
+        text-anchor="end"
+        fill="var(--ink-soft)"><title>what this cable drops at the worst</title>{wire.drop.text}</text
       >
     {/if}
   {/each}
-  {#each sketch.contacts as one (`${one.output} ${one.x} ${one.y}`)}
+  <path
+    d="M{sketch.bus.x} {sketch.bus.from}V{sketch.bus.to}"
+    stroke="var(--ink)"
+    stroke-width="7"
+    stroke-linecap="square"
+  />
+  {#each sketch.placed as one (one.part.path)}
+    {@const { part, x, y, words, box } = one}
+    {@const isChosen = chosen === part.path}
     <g
+      id="part-{part.path.replaceAll('/', '-')}"
       role="button"
       tabindex="0"
       class="part"
-      aria-label="Contact of {one.name}, {one.closed ? 'closed' : 'open or by rule'}: to its output"
-      transform="translate({one.x} {one.y}) rotate({one.down ? 90 : 0})"
-      onclick={() => output(one.output)}
-      onkeydown={(event) => keys(event, () => output(one.output))}
+      aria-label={said(part)}
+      aria-pressed={isChosen}
+      onclick={() => choose(part.path, part.schema)}
+      onkeydown={(event) => keys(event, () => choose(part.path, part.schema))}
+    >
+      <title>{part.name}: {part.detail}{part.wire ? `, up to ${part.wire.amperes.toFixed(1)} A` : ''}</title>
+      <rect
+        class="target"
+        {...box}
+        fill={isChosen ? 'var(--ink)' : 'transparent'}
+        fill-opacity={isChosen ? 0.1 : 1}
+      />
+      {#if isChosen}<path d="M{box.x} {box.y}v{box.height}" stroke="var(--ink)" stroke-width="4" />{/if}
+      {#if part.schema !== 'Cable'}
+        <g transform="translate({x} {y})"><PartSymbol symbol={part.symbol} colour={tones[part.tone]} /></g>
+      {/if}
+      <text
+        class="halo"
+        x={words.x}
+        y={y - 6}
+        font-size="15"
+        font-weight="700"
+        text-anchor={words.before ? 'end' : 'start'}
+        fill={wrong.has(part.path) ? 'var(--danger)' : 'var(--ink)'}
+        >{shortened(marksBefore(one) + part.name, words.width, 7.9)}</text
+      >
+      <text
+        class="number halo"
+        x={words.x}
+        y={y + 15}
+        font-size="12.5"
+        text-anchor={words.before ? 'end' : 'start'}
+        fill="var(--ink-soft)">{shortened(part.detail, words.width, 7.1)}</text
+      >
+    </g>
+  {/each}
+  {#each sketch.contacts as one (`${one.output} ${one.x} ${one.y}`)}
+    {@const isChosen = chosen === `program/outputs/${one.output}`}
+    <g
+      id="contact-{one.output}-{one.y}"
+      role="button"
+      tabindex="0"
+      class="part"
+      aria-label="Contact of {one.name}, {one.closed ? 'closed' : 'open or by rule'}"
+      aria-pressed={isChosen}
+      transform="translate({one.x} {one.y})"
+      onclick={() => contact(one.output)}
+      onkeydown={(event) => keys(event, () => contact(one.output))}
     >
       <title>{one.name}</title>
-      <rect x="-22" y="-20" width="44" height="32" fill="transparent" class="target" />
-      <path d="M-14 0h28" stroke="var(--paper)" stroke-width="6" />
+      <rect
+        x="-20"
+        y="-20"
+        width="40"
+        height="34"
+        class="target"
+        fill={isChosen ? 'var(--ink)' : 'transparent'}
+        fill-opacity={isChosen ? 0.15 : 1}
+      />
+      <path d="M-12 0h24" stroke="var(--paper)" stroke-width="8" />
       <path
-        d={one.closed ? 'M-14 0L14 0' : 'M-14 0L12 -11'}
+        d={one.closed ? 'M-12 0L12 0' : 'M-12 0L10 -11'}
         stroke="var(--ink)"
         stroke-width="2.5"
         stroke-linecap="round"
       />
       <circle
-        cx="14"
-        cy="0"
+        cx="12"
         r="3"
         fill={one.closed ? 'var(--ink)' : 'var(--paper)'}
         stroke="var(--ink)"
@@ -93,74 +180,28 @@
       />
     </g>
   {/each}
-  {#each sketch.boxes as box (`${box.path} ${box.x}`)}
-    {@const bad = wrong.has(box.path)}
-    <g
-      role="button"
-      tabindex="0"
-      class="part"
-      aria-label="{box.name}, {box.detail}{bad ? ', with a finding' : ''}{guessed.has(box.path)
-        ? ', unconfirmed'
-        : ''}"
-      aria-pressed={chosen === box.path}
-      onclick={() => choose(box.path, box.schema, box.name)}
-      onkeydown={(event) => keys(event, () => choose(box.path, box.schema, box.name))}
-    >
-      <title>{box.name}: {box.detail}</title>
-      <rect
-        class="target"
-        x={box.x}
-        y={box.y}
-        width={box.width}
-        height={box.height}
-        fill={chosen === box.path ? 'var(--paper-sunk)' : 'var(--paper-raised)'}
-        stroke={bad ? 'var(--danger)' : 'var(--rule-strong)'}
-        stroke-width={chosen === box.path ? 2.5 : 1.2}
-      />
-      <rect x={box.x} y={box.y} width="5" height={box.height} fill={tones[box.tone]} />
-      <text x={box.x + 12} y={box.y + 17} font-size="15" font-weight="700" fill="var(--ink)"
-        >{cut((bad ? '⚠ ' : '') + box.name, box.width)}</text
-      >
-      {#if guessed.has(box.path)}
-        <text
-          x={box.x + box.width - 8}
-          y={box.y + 33}
-          font-size="15"
-          font-weight="700"
-          text-anchor="end"
-          fill="var(--caution)"><title>a number of it is unconfirmed</title>?</text
-        >
-      {/if}
-      <text class="number" x={box.x + 12} y={box.y + 33} font-size="12.5" fill="var(--ink-soft)"
-        >{cut(box.detail, box.width)}</text
-      >
-    </g>
-  {/each}
   {#each sketch.marks as mark (mark.path)}
+    {@const isChosen = chosen === mark.path}
     <g
+      id="part-{mark.path.replaceAll('/', '-')}"
       role="button"
       tabindex="0"
       class="part"
       aria-label="Sense point {mark.name}"
-      aria-pressed={chosen === mark.path}
-      onclick={() => choose(mark.path, 'SensePoint', mark.name)}
-      onkeydown={(event) => keys(event, () => choose(mark.path, 'SensePoint', mark.name))}
+      aria-pressed={isChosen}
+      transform="translate({mark.x} {mark.y})"
+      onclick={() => choose(mark.path, 'SensePoint')}
+      onkeydown={(event) => keys(event, () => choose(mark.path, 'SensePoint'))}
     >
       <title>read here: {mark.name}</title>
-      <circle class="target" cx={mark.x} cy={mark.y} r="12" fill="transparent" />
+      <circle class="target" r="12" fill="transparent" />
       <path
-        d="M{mark.x} {mark.y - 9}l9 9l-9 9l-9 -9z"
-        fill={chosen === mark.path ? 'var(--ink)' : 'var(--paper)'}
+        d="M0 -9l9 9l-9 9l-9 -9z"
+        fill={isChosen ? 'var(--ink)' : 'var(--paper)'}
         stroke="var(--ink)"
         stroke-width="1.6"
       />
-      <text
-        x={mark.x}
-        y={mark.y + 4}
-        font-size="11"
-        text-anchor="middle"
-        fill={chosen === mark.path ? 'var(--paper)' : 'var(--ink)'}>V</text
-      >
+      <text y="4" font-size="11" text-anchor="middle" fill={isChosen ? 'var(--paper)' : 'var(--ink)'}>V</text>
     </g>
   {/each}
 </svg>
@@ -169,11 +210,21 @@
   .part {
     cursor: pointer;
   }
+  .part:hover .target {
+    stroke: var(--rule-strong);
+  }
   .part:focus-visible {
     outline: none;
   }
   .part:focus-visible .target {
     stroke: var(--focus);
     stroke-width: 3;
+  }
+  /* Words stay readable where a wire or a hatch runs behind them. */
+  .halo {
+    paint-order: stroke;
+    stroke: var(--paper);
+    stroke-width: 4px;
+    stroke-linejoin: round;
   }
 </style>

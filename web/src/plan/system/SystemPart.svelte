@@ -1,17 +1,20 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
+  import { tick, untrack } from 'svelte';
   import type { Finding, Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
+  import Sheet from '../../lib/shell/Sheet.svelte';
   import FindingLine from '../FindingLine.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
   import { atPlace, placeOf } from '../planPath';
   import Worked from '../Worked.svelte';
+  import ContactSheet from './ContactSheet.svelte';
   import { KINDS, withoutPart, withPart, type Kind } from './parts';
   import Removal from './Removal.svelte';
-  import SchemaField from './SchemaField.svelte';
-  import { partsIn, schemaOf } from './schema';
+  import { partsIn } from './schema';
   import Sketch from './Sketch.svelte';
   import { sketchOf } from './sketch';
+  import Themes from './Themes.svelte';
+  import { treeOf, withoutPower } from './tree';
   import { usesOf } from './uses';
 
   interface Props {
@@ -23,71 +26,99 @@
     about?: Pick<Finding, 'path' | 'at'>;
   }
 
-  /** What is here: the sketch, and the part that was chosen in a sheet beside it. */
-  let { editor, plan, readonly, output, about }: Props = $props();
+  /** What is here: the one-line diagram, and the part or contact that was chosen in it in a sheet that slides over it. */
+  let { editor, plan, readonly, output: goToOutput, about }: Props = $props();
 
   interface Chosen {
     path: string;
     schema: string;
   }
+  /** Below this (px) everything stands in one column. */
+  const NARROW = 720;
+
   let adding = $state(false);
+  let width = $state(1120);
   const hasTransfer = $derived(plan.site.inverter?.transfer !== undefined);
 
   const workings = $derived(editor.reading?.workings ?? []);
-  const sketch = $derived(sketchOf(plan, workings));
+  const tree = $derived(treeOf(plan, editor.reading?.conductors));
+  const sketch = $derived(sketchOf(tree, plan, width < NARROW));
   const findings = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
-  let chosen = $state<Chosen>(
-    untrack(() => (about && foundBy(about)) ?? { path: 'site/battery', schema: 'BatteryBank' }),
-  );
+  let chosen = $state<Chosen>();
   $effect(() => {
     const found = about;
     untrack(() => {
       const there = found && foundBy(found);
-      if (there) choose(there);
+      if (there) void choose(there);
     });
   });
-  const wrong = $derived(
-    new Set(
-      sketch.boxes.filter((box) => findings.some((one) => stands(one, box.path))).map((box) => box.path),
-    ),
-  );
+  const paths = $derived(sketch.placed.map((one) => one.part.path));
+  const wrong = $derived(new Set(paths.filter((path) => findings.some((one) => stands(one, path)))));
   const guesses = $derived(
     Object.entries(plan.origins)
       .filter(([, origin]) => origin.kind === 'GUESS')
       .map(([path]) => path),
   );
   const guessed = $derived(
-    new Set(
-      sketch.boxes.map((box) => box.path).filter((box) => guesses.some((path) => path.startsWith(`${box}/`))),
-    ),
+    new Set(paths.filter((own) => guesses.some((path) => path.startsWith(`${own}/`)))),
   );
-  const place = $derived(placeOf(plan, chosen.path));
+  const contact = $derived(
+    chosen?.schema === 'Output'
+      ? plan.program.outputs.find((one) => chosen?.path === `program/outputs/${one.id}`)
+      : undefined,
+  );
+  const cut = $derived(contact ? withoutPower(tree, contact.id) : []);
+  const reading = $derived(editor.reading?.outputs.find((one) => one.output === contact?.id));
+  const deciders = $derived(
+    plan.program.outputs
+      .filter((one) => one.supply !== undefined && cut.some((part) => part.id === one.supply))
+      .map((one) => one.name),
+  );
+
+  const place = $derived(chosen && placeOf(plan, chosen.path));
   const part = $derived(place && (atPlace(plan, place) as Record<string, unknown> | undefined));
   const name = $derived(
-    typeof part?.name === 'string' ? part.name : chosen.path === 'site/mainCable' ? 'Main cable' : 'the site',
+    typeof part?.name === 'string'
+      ? part.name
+      : chosen?.path === 'site/mainCable'
+        ? 'Main cable'
+        : 'the site',
   );
-  const schema = $derived(schemaOf(chosen.schema));
   const id = $derived(typeof part?.id === 'string' ? part.id : '');
-  const charging = $derived(plan.program.charging.findIndex((one) => one.controller === id));
-  const here = $derived(findings.filter((one) => stands(one, chosen.path)));
+  const charging = $derived(plan.program.charging.find((one) => one.controller === id));
+  const here = $derived(findings.filter((one) => chosen && stands(one, chosen.path)));
   const sums = $derived(
     workings.filter(
       (one) =>
-        one.path.startsWith(chosen.path) || (id !== '' && one.path.startsWith(`program/charging/${id}`)),
+        (chosen && one.path.startsWith(chosen.path)) ||
+        (id !== '' && one.path.startsWith(`program/charging/${id}`)),
     ),
   );
   const isListed = $derived(
-    chosen.path.split('/').length === 3 && KINDS.some((kind) => chosen.path.startsWith(`site/${kind.list}/`)),
+    chosen?.path.split('/').length === 3 &&
+      KINDS.some((kind) => chosen?.path.startsWith(`site/${kind.list}/`)),
   );
+  /** Where on the sketch the chosen thing stands: the sheet comes from the other side. */
+  const side = $derived.by(() => {
+    const path = chosen?.path;
+    const at =
+      sketch.placed.find((one) => one.part.path === path)?.x ??
+      sketch.marks.find((one) => one.path === path)?.x ??
+      sketch.contacts.find((one) => path === `program/outputs/${one.output}`)?.x ??
+      0;
+    return at > sketch.bus.x ? 'left' : 'right';
+  });
 
   /** The part on the sketch that a finding is about; what is said of the AC side stands at the inverter. */
   function foundBy(finding: Pick<Finding, 'path' | 'at'>): Chosen | undefined {
-    const box =
-      sketch.boxes.find((one) => stands(finding, one.path)) ??
-      (finding.path.startsWith('program/ac')
-        ? sketch.boxes.find((one) => one.path === 'site/inverter')
-        : undefined);
-    return box && { path: box.path, schema: box.schema };
+    const parts = sketch.placed.map((one) => one.part);
+    const found =
+      parts.find((one) => stands(finding, one.path)) ??
+      (finding.path.startsWith('program/ac') ? parts.find((one) => one.path === 'site/inverter') : undefined);
+    const mark = sketch.marks.find((one) => stands(finding, one.path));
+    return found
+      ? { path: found.path, schema: found.schema }
+      : mark && { path: mark.path, schema: 'SensePoint' };
   }
 
   function stands(finding: Pick<Finding, 'path' | 'at'>, path: string): boolean {
@@ -99,15 +130,21 @@
     );
   }
 
+  /** What can be added, in place of what was chosen: the sheet would lie over it. */
+  function offer() {
+    adding = !adding;
+    if (adding) chosen = undefined;
+  }
+
   function add(kind: Kind) {
     const added = withPart(plan, kind);
     editor.take(added.plan, `${added.name} is new`);
-    choose({ path: `site/${kind.list}/${added.id}`, schema: kind.schema });
+    void choose({ path: `site/${kind.list}/${added.id}`, schema: kind.schema });
     adding = false;
   }
 
   let leaving = $state(false);
-  const list = $derived(chosen.path.split('/')[1] ?? '');
+  const list = $derived(chosen?.path.split('/')[1] ?? '');
   const uses = $derived(leaving ? usesOf(plan, list, id) : []);
   const others = $derived(partsIn(list, plan).filter((one) => one.id !== id));
 
@@ -118,24 +155,39 @@
   }
 
   function removeFrom(plan: Plan) {
+    if (!chosen) return;
     editor.take(withoutPart(plan, chosen.path), `${name} is gone`);
-    choose({ path: 'site/battery', schema: 'BatteryBank' });
+    void close();
   }
 
-  function choose(next: Chosen) {
+  let sheet = $state<HTMLElement>();
+
+  /** The focus goes into the sheet, and back to what was chosen when that is closed. */
+  async function choose(next: Chosen) {
     leaving = false;
     chosen = next;
+    await tick();
+    sheet?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true });
+  }
+
+  async function close() {
+    const path = chosen?.path ?? '';
+    chosen = undefined;
+    await tick();
+    const from = path.startsWith('program/outputs/')
+      ? document.querySelector<SVGElement>(`[id^="contact-${path.split('/').at(-1)}-"]`)
+      : document.getElementById(`part-${path.replaceAll('/', '-')}`);
+    (from ?? document.getElementById('add-part'))?.focus({ preventScroll: true });
   }
 </script>
 
-<div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_25rem]">
-  <section class="min-w-0 px-4 py-4 md:px-6" aria-labelledby="system">
+<div class="relative md:min-h-[calc(100vh-9rem)]" bind:clientWidth={width}>
+  <section class="min-w-0 px-4 py-3 md:px-6" aria-labelledby="system">
     <div class="flex flex-wrap items-center gap-x-4 gap-y-2">
       <h2 id="system">What is here</h2>
-      <p class="grow text-soft">Choose a part to change it.</p>
-      <Action onclick={() => choose({ path: 'site/mainCable', schema: 'Cable' })}>Main cable</Action>
+      <p class="grow text-soft">Choose a part to change it, a contact to see what it cuts off.</p>
       {#if !readonly}
-        <Action onclick={() => (adding = !adding)} aria-expanded={adding}>Add a part…</Action>
+        <Action id="add-part" onclick={offer} aria-expanded={adding}>Add a part…</Action>
       {/if}
     </div>
     {#if adding}
@@ -154,80 +206,101 @@
         {/if}
       </div>
     {/if}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <div class="mt-3 overflow-x-auto" role="region" aria-label="Sketch, scrolls sideways" tabindex="0">
+    <div class="mt-2">
       <Sketch
         {sketch}
-        chosen={chosen.path}
+        chosen={chosen?.path}
         {wrong}
         {guessed}
-        choose={(path, kind) => choose({ path, schema: kind })}
-        {output}
+        cut={new Set(cut.map((one) => one.path))}
+        choose={(path, schema) => choose({ path, schema })}
+        contact={(id) => choose({ path: `program/outputs/${id}`, schema: 'Output' })}
       />
     </div>
     <p class="mt-1 text-sm text-soft">
-      ◇ where voltage is read · ? a number nobody has confirmed · blade: contact of an output, leading to it;
-      open where a rule decides · volts on a wire: what its cable drops at the worst
+      ◇ where voltage is read · ? a number nobody has confirmed · blade: contact of an output, open where a
+      rule decides · lines as heavy as the current they can carry · volts on a wire: what its cable drops then
     </p>
   </section>
-  <aside
-    class="border-rule bg-raised px-4 py-4 max-xl:border-t md:px-6 xl:sticky xl:top-0 xl:max-h-screen xl:overflow-y-auto xl:border-l"
-    aria-label="The chosen part"
-  >
-    {#if part && place}
-      <div class="flex items-start justify-between gap-3">
-        <h2>{name}</h2>
-        {#if !readonly && isListed}<Action onclick={remove}>Remove</Action>{/if}
-      </div>
-      {#if leaving}
-        <Removal {plan} {id} {name} {uses} {others} done={removeFrom} leave={() => (leaving = false)} />
-      {/if}
-      {#each here as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
+  {#if chosen}
+    <div class="overlay {side}" bind:this={sheet}>
       {#key chosen.path}
-        <div class="mt-3 grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
-          {#each Object.entries(schema.properties ?? {}) as [key, field] (key)}
-            {#if key !== 'id' && key !== 'kind' && key !== 'batteries'}
-              <SchemaField
+        <Sheet label="The chosen part" {side} {close}>
+          {#if contact}
+            <ContactSheet
+              output={contact}
+              automatic={reading?.automatic}
+              protection={reading?.protection}
+              {cut}
+              {deciders}
+              hasAc={hasTransfer && cut.some((one) => one.path === 'site/inverter')}
+              go={() => goToOutput(contact.id)}
+            />
+          {:else if part}
+            <div class="flex items-start justify-between gap-3">
+              <h2 tabindex="-1">{name}</h2>
+              {#if !readonly && isListed}<Action onclick={remove}>Remove</Action>{/if}
+            </div>
+            {#if leaving}
+              <Removal {plan} {id} {name} {uses} {others} done={removeFrom} leave={() => (leaving = false)} />
+            {/if}
+            {#each here as finding, i (i)}<FindingLine
+                {finding}
+                editor={readonly ? undefined : editor}
+              />{/each}
+            <div class="mt-2">
+              <Themes
                 {editor}
                 {plan}
-                schema={field}
-                field={key}
-                value={part[key]}
-                path="{chosen.path}/{key}"
-                required={schema.required?.includes(key) ?? false}
+                schema={chosen.schema}
+                value={part}
+                path={chosen.path}
+                of={name}
+                {readonly}
+              />
+            </div>
+            {#if charging}
+              <h3 class="mt-4 border-t border-rule pt-3">Charging</h3>
+              <Themes
+                {editor}
+                {plan}
+                schema="ChargeProgram"
+                value={charging as unknown as Record<string, unknown>}
+                path="program/charging/{id}"
                 of={name}
                 {readonly}
               />
             {/if}
-          {/each}
-        </div>
-        {#if charging >= 0}
-          <h3 class="mt-5">Charging</h3>
-          <div class="mt-1 grid grid-cols-[8rem_1fr] items-start gap-x-3 gap-y-1">
-            {#each Object.entries(schemaOf('ChargeProgram').properties ?? {}) as [key, field] (key)}
-              {#if key !== 'controller'}
-                <SchemaField
-                  {editor}
-                  {plan}
-                  schema={field}
-                  field={key}
-                  value={(plan.program.charging[charging] as unknown as Record<string, unknown>)[key]}
-                  path="program/charging/{id}/{key}"
-                  required={key !== 'details'}
-                  of={name}
-                  {readonly}
-                />
-              {/if}
-            {/each}
-          </div>
-        {/if}
+            {#if sums.length > 0}
+              <h3 class="mt-4 border-t border-rule pt-3">Worked out</h3>
+              <Worked {editor} workings={sums} {readonly} />
+            {/if}
+          {:else}
+            <h2 tabindex="-1">This part is gone</h2>
+            <p class="text-soft">Choose another on the sketch.</p>
+          {/if}
+        </Sheet>
       {/key}
-      {#if sums.length > 0}
-        <h3 class="mt-5">Worked out</h3>
-        <Worked {editor} workings={sums} {readonly} />
-      {/if}
-    {:else}
-      <p class="text-soft">This part is gone. Choose another on the sketch.</p>
-    {/if}
-  </aside>
+    </div>
+  {/if}
 </div>
+
+<style>
+  @media (min-width: 768px) {
+    .overlay {
+      position: absolute;
+      top: 0;
+      bottom: 0;
+      pointer-events: none;
+    }
+    .overlay.right {
+      right: 0;
+    }
+    .overlay.left {
+      left: 0;
+    }
+    .overlay > :global(*) {
+      pointer-events: auto;
+    }
+  }
+</style>

@@ -1,5 +1,8 @@
 import document from '../../../../docs/schema/plan-1.schema.json';
 import type { Plan, Reading } from '../../lib/api/api';
+import { MONTHS } from '../../lib/sentence/days';
+import { capital, written } from '../../lib/sentence/quantity';
+import { wordsOf } from '../../lib/words';
 
 /** What the forms use of a JSON Schema. */
 export interface Schema {
@@ -17,6 +20,8 @@ export interface Schema {
   /** What the number usually is, common practice, no source; or what it is of a bank of 12 V. */
   usual?: number;
   usualOf12Volts?: number;
+  /** A share of one, shown in %. */
+  share?: boolean;
   /** The lists in which the part can stand whose id the field is, of the site or the program. */
   refersTo?: string[];
   description?: string;
@@ -102,6 +107,45 @@ export function numbersIn(value: unknown, path: string): string[] {
   if (typeof value === 'number') return [path];
   if (typeof value !== 'object' || value === null || Array.isArray(value)) return [];
   return Object.entries(value).flatMap(([key, inner]) => numbersIn(inner, `${path}/${key}`));
+}
+
+/** How a number is shown: in which unit, and how often that goes into the document's; shares and changes with temperature in %. */
+export function shownAs(schema: Schema): { unit: string; factor: number } {
+  if (schema.share) return { unit: '%', factor: 100 };
+  const percent = { '1/K': '%/K', 'per day': '% a day' }[schema.unit ?? ''];
+  return percent ? { unit: percent, factor: 100 } : { unit: schema.unit ?? '', factor: 1 };
+}
+
+/** What a form calls a field. */
+export function labelOf(schema: Schema, field: string): string {
+  return schema.title ?? wordsOf(field);
+}
+
+/** A value in words, for a line that sums a theme up; empty for what is not told in one. */
+export function inWords(raw: Schema, field: string, value: unknown): string {
+  const schema = followed(raw);
+  if (typeof value === 'number') {
+    const { unit, factor } = shownAs(raw);
+    return `${labelOf(raw, field)} ${written(value * factor, unit).trim()}`;
+  }
+  if (typeof value === 'boolean') return value ? labelOf(raw, field) : '';
+  if (schema.enum && typeof value === 'string') return value.toLowerCase().replaceAll('_', ' ');
+  if (Array.isArray(value) || typeof value !== 'object' || value === null) return '';
+  const inner = schema.oneOf ? chosen(schema, value) : schema;
+  return Object.entries(value)
+    .map(([key, one]) => inWords(inner.properties?.[key] ?? {}, key, one))
+    .filter(Boolean)
+    .slice(0, 3)
+    .join(', ');
+}
+
+/** What a list takes some of: days of the week by their names, months by theirs; undefined for any other list. */
+export function picksOf(schema: Schema): { value: string | number; name: string }[] | undefined {
+  const items = followed(schema.items ?? {});
+  if (items.enum)
+    return items.enum.map((one) => ({ value: one, name: capital(String(one).slice(0, 3).toLowerCase()) }));
+  if (items.minimum !== 1 || items.maximum !== 12) return undefined;
+  return MONTHS.map((name, i) => ({ value: i + 1, name: capital(name) }));
 }
 
 interface Named {

@@ -1,29 +1,29 @@
-import type { Load, Output, Plan, Working } from '../../lib/api/api';
+import type { Plan } from '../../lib/api/api';
 import { decimal } from '../../lib/sentence/quantity';
-import { consumption } from './told';
+import type { Part, Tree } from './tree';
 
-/** A part on the sketch. */
-export interface Box {
-  /** Path in the plan, with ids, as in origins. */
-  path: string;
-  /** Its name in the published schema. */
-  schema: string;
-  name: string;
-  detail: string;
-  tone: 'sun' | 'ac' | 'battery' | 'load' | 'diverted' | 'plain';
+/** A part on the sketch: its symbol, its words, and what can be pressed. */
+export interface Placed {
+  part: Part;
+  /** Middle of the symbol. */
   x: number;
   y: number;
-  width: number;
-  height: number;
+  /** Where its words begin, or end where they stand before the symbol. */
+  words: { x: number; width: number; before: boolean };
+  /** What can be pressed: the symbol and the words. */
+  box: { x: number; y: number; width: number; height: number };
 }
 
 /** A conductor, from corner to corner. */
 export interface Wire {
+  /** Path of the part it belongs to. */
+  path: string;
   points: [number, number][];
-  tone: 'dc' | 'ac';
-  /** What it drops at the worst, where that was worked out. */
-  drop?: string;
-  dashed?: boolean;
+  ac: boolean;
+  /** How heavy it is drawn, by what it carries. */
+  weight: number;
+  /** What it drops at the worst, where that is known, and where that stands. */
+  drop?: { text: string; x: number; y: number };
 }
 
 /** A contact of an output where it interrupts. */
@@ -33,8 +33,6 @@ export interface Contact {
   closed: boolean;
   x: number;
   y: number;
-  /** Along a wire that runs down, else across. */
-  down: boolean;
 }
 
 /** A place where voltage is read. */
@@ -46,341 +44,270 @@ export interface Mark {
 }
 
 export interface Sketch {
-  boxes: Box[];
+  placed: Placed[];
   wires: Wire[];
   contacts: Contact[];
   marks: Mark[];
+  bus: { x: number; from: number; to: number };
   width: number;
   height: number;
 }
 
-const COLUMN = 138;
-const BOX = 128;
-const HIGH = 40;
-const ROW = 50;
-const BUS = 216;
-const CONTACT = 44;
-const LOAD_AT = 150;
-const LOAD_WIDE = 240;
+const ROW = 48;
+const HALF = 16;
+/** Half of what can be pressed, across the wire. */
+const REACH = 21;
+const WIDE = {
+  width: 1120,
+  array: 172,
+  supply: 262,
+  supplyContact: 426,
+  bus: 466,
+  contact: 506,
+  user: 560,
+  inner: 768,
+  innerContact: 800,
+  load: 842,
+};
+const NARROW = { width: 360, bus: 12, contact: 38, part: 74, inner: 74, innerContact: 100, innerPart: 136 };
 
-/** The one-line sketch of a site: sources above, the bus, the battery below it, what is fed beside it, each behind its contact. */
-export function sketchOf(plan: Plan, workings: Working[] = []): Sketch {
-  const { site, program } = plan;
-  const boxes: Box[] = [];
+/** Line weight (px) by what a conductor carries (A): twice as heavy for four times the current, within what can be drawn. */
+export function weight(amperes: number | undefined): number {
+  return Math.min(7, 1.3 + 0.28 * Math.sqrt(amperes ?? 0));
+}
+
+/** The one-line diagram of a site: what feeds the bus and the battery on its left, what it feeds on its right; below each other where it is narrow. */
+export function sketchOf(tree: Tree, plan: Plan, narrow = false): Sketch {
+  const placed: Placed[] = [];
   const wires: Wire[] = [];
   const contacts: Contact[] = [];
-  const marks: Mark[] = [];
-  const at = new Map<string, { x: number; y: number }>();
-  const switching = (id: string) => program.outputs.find((output) => output.loads.includes(id));
 
-  function contact(output: Output | undefined, x: number, y: number, down = false) {
+  function put(part: Part, x: number, y: number, words: { to: number } | { from: number }) {
+    const before = 'from' in words;
+    const start = before ? x - HALF - 8 : x + HALF + 8;
+    const width = before ? start - words.from : words.to - start;
+    const left = before ? words.from : x - HALF - 4;
+    placed.push({
+      part,
+      x,
+      y,
+      words: { x: start, width, before },
+      box: {
+        x: left,
+        y: y - REACH,
+        width: before ? x + HALF + 4 - left : words.to - left,
+        height: 2 * REACH,
+      },
+    });
+  }
+
+  function wire(part: Part, points: [number, number][], drop?: { x: number; y: number }) {
+    const volts = part.wire?.dropVolts;
+    const text = volts === undefined ? '' : decimal(volts, 2);
+    const at = drop && Number(text) > 0 ? { text: `−${text} V`, ...drop } : undefined;
+    wires.push({ path: part.path, points, ac: part.ac, weight: weight(part.wire?.amperes), drop: at });
+  }
+
+  /** From the middle of a symbol to where its wire begins. */
+  function lead(part: Part) {
+    return part.symbol === 'join' ? 0 : HALF;
+  }
+
+  function contact(part: Part, x: number, y: number) {
+    const output = part.contact;
     if (!output) return;
     const forced = output.testForce !== 'NONE';
     const closed = forced ? output.testForce === 'CLOSED' : output.mode === 'ON';
-    contacts.push({ output: output.id, name: output.name, closed, x, y, down });
+    contacts.push({ output: output.id, name: output.name, closed, x, y });
   }
 
-  function box(one: Omit<Box, 'height'>) {
-    boxes.push({ ...one, height: HIGH });
-  }
-
-  // Above the bus: each controller under its arrays, then sources that need none.
-  let x = 20;
-  for (const controller of site.controllers) {
-    const columns = Math.max(1, controller.arrays.length);
-    const middle = x + (columns * COLUMN) / 2 - (COLUMN - BOX) / 2;
-    const output = switching(controller.id);
-    controller.arrays.forEach((id, i) => {
-      const array = site.arrays.find((one) => one.id === id);
-      if (!array) return;
-      const left = x + i * COLUMN;
-      const path = `site/arrays/${id}`;
-      const detail = `${decimal(array.peakWatts, 0)} W`;
-      box({ path, schema: 'SolarArray', name: array.name, detail, tone: 'sun', x: left, y: 16, width: BOX });
-      wires.push({
-        points: [
-          [left + BOX / 2, 56],
-          [left + BOX / 2, 78],
-          [middle, 78],
-          [middle, 112],
-        ],
-        tone: 'dc',
-      });
-    });
-    const left = middle - BOX / 2;
-    box({
-      path: `site/controllers/${controller.id}`,
-      schema: 'ChargeController',
-      name: controller.name,
-      detail: `${decimal(controller.maximumAmperes)} A`,
-      tone: 'plain',
-      x: left,
-      y: 112,
-      width: BOX,
-    });
-    at.set(controller.id, { x: left + BOX, y: 112 });
-    const drop = dropOf(workings, `site/controllers/${controller.id}/cable`);
-    wires.push({
-      points: [
-        [middle, 152],
-        [middle, BUS],
-      ],
-      tone: 'dc',
-      drop,
-    });
-    contact(output, middle, output?.side === 'ARRAY' ? 95 : 184, true);
-    x += columns * COLUMN;
-  }
-  for (const [list, schema, detail] of [
-    [site.sources, 'CurrentSource', 'given current'],
-    [site.dcSources ?? [], 'DcSource', 'by profile'],
-  ] as const) {
-    for (const source of list) {
-      const path = `site/${schema === 'DcSource' ? 'dcSources' : 'sources'}/${source.id}`;
-      box({ path, schema, name: source.name, detail, tone: 'ac', x, y: 112, width: BOX });
-      wires.push({
-        points: [
-          [x + BOX / 2, 152],
-          [x + BOX / 2, BUS],
-        ],
-        tone: 'dc',
-      });
-      x += COLUMN;
-    }
-  }
-  const trunk = Math.max(352, x + 24);
-
-  // Below it: the battery behind its cable, several side by side.
-  const together = site.battery.batteries ?? [];
-  const bankY = BUS + 88;
-  box({
-    path: 'site/battery',
-    schema: 'BatteryBank',
-    name: site.battery.name,
-    detail: `${decimal(site.battery.capacityAmpereHours)} Ah, ${site.battery.cellsInSeries} cells`,
-    tone: 'battery',
-    x: 40,
-    y: bankY,
-    width: 240,
-  });
-  wires.push({
-    points: [
-      [160, BUS],
-      [160, bankY],
-    ],
-    tone: 'dc',
-    drop: dropOf(workings, 'site/mainCable'),
-  });
-  together.forEach((one, i) => {
-    const left = 40 + (i % 3) * 96;
-    const top = bankY + 56 + Math.floor(i / 3) * ROW;
-    const path = `site/battery/batteries/${one.id}`;
-    const detail = one.bms ? 'with BMS' : 'no BMS';
-    box({
-      path,
-      schema: 'ParallelBattery',
-      name: one.name,
-      detail,
-      tone: 'battery',
-      x: left,
-      y: top,
-      width: 88,
-    });
-  });
-  let left = bankY + 64 + Math.ceil(together.length / 3) * ROW;
-  for (const monitor of site.monitors ?? []) {
-    const path = `site/monitors/${monitor.id}`;
-    const detail = `counts ${decimal(monitor.configuredAmpereHours)} Ah`;
-    box({
-      path,
-      schema: 'BatteryMonitor',
-      name: monitor.name,
-      detail,
-      tone: 'plain',
-      x: 40,
-      y: left,
-      width: 240,
-    });
-    left += ROW;
-  }
-  for (const tank of site.tanks ?? []) {
-    const path = `site/tanks/${tank.id}`;
-    box({
-      path,
-      schema: 'WaterTank',
-      name: tank.name,
-      detail: 'hot water',
-      tone: 'diverted',
-      x: 40,
-      y: left,
-      width: 240,
-    });
-    left += ROW;
-  }
-
-  // Beside it: what the main bus feeds, then each converter and the inverter with what hangs on it.
-  let y = BUS + 14;
-  function load(one: Load, from: number, tone: 'dc' | 'ac') {
-    const middle = y + HIGH / 2;
-    box({
-      path: `site/loads/${one.id}`,
-      schema: 'Load',
-      name: `${one.name}${one.critical ? ' (critical)' : ''}`,
-      detail: consumption(one),
-      tone: one.use === 'DIVERSION' ? 'diverted' : 'load',
-      x: trunk + LOAD_AT,
-      y,
-      width: LOAD_WIDE,
-    });
-    at.set(one.id, { x: trunk + LOAD_AT + LOAD_WIDE, y });
-    const drop = dropOf(workings, `site/loads/${one.id}/cable`);
-    wires.push({
-      points: [
-        [from, middle],
-        [trunk + LOAD_AT, middle],
-      ],
-      tone,
-      drop,
-    });
-    contact(switching(one.id), trunk + LOAD_AT - 34, middle);
-    y += ROW;
-  }
-  let lowest = BUS;
-  const fed = (id?: string) => site.loads.filter((one) => one.feed === id);
-  for (const one of fed(undefined)) {
-    lowest = y + HIGH / 2;
-    load(one, trunk, 'dc');
-  }
-  function feeder(id: string, path: string, schema: string, name: string, detail: string, ac: boolean) {
-    const middle = y + HIGH / 2;
-    lowest = middle;
-    wires.push({
-      points: [
-        [trunk, middle],
-        [trunk + CONTACT + 8, middle],
-      ],
-      tone: 'dc',
-    });
-    contact(switching(id), trunk + CONTACT / 2 + 4, middle);
-    box({ path, schema, name, detail, tone: ac ? 'ac' : 'plain', x: trunk + CONTACT + 8, y, width: 172 });
-    at.set(id, { x: trunk + CONTACT + 8 + 172, y });
-    y += ROW;
-    const own = trunk + CONTACT + 24;
-    const first = y - ROW + HIGH;
-    const rows: (() => void)[] = [];
-    if (ac) {
-      for (const source of site.acSources ?? []) {
-        rows.push(() =>
-          side(
-            `site/acSources/${source.id}`,
-            source.kind === 'generator' ? 'Generator' : 'Feeder',
-            source.name,
-            'comes in here',
-            'ac',
-            switching(source.id),
-            own,
-          ),
-        );
-      }
-      for (const array of site.acArrays ?? []) {
-        const named = site.arrays.find((other) => other.id === array.array);
-        rows.push(() =>
-          side(
-            `site/arrays/${array.array}`,
-            'SolarArray',
-            named?.name ?? array.array,
-            `AC-coupled, ${decimal(array.maximumWatts, 0)} W`,
-            'sun',
-            undefined,
-            own,
-          ),
-        );
-      }
-    }
-    for (const one of fed(id)) rows.push(() => load(one, own, ac ? 'ac' : 'dc'));
-    rows.forEach((row) => row());
-    if (rows.length > 0) {
-      wires.push({
-        points: [
-          [own, first],
-          [own, y - ROW + HIGH / 2],
-        ],
-        tone: ac ? 'ac' : 'dc',
-      });
-    }
-  }
-  function side(
-    path: string,
-    schema: string,
-    name: string,
-    detail: string,
-    tone: 'ac' | 'sun',
-    output: Output | undefined,
-    from: number,
-  ) {
-    const middle = y + HIGH / 2;
-    box({ path, schema, name, detail, tone, x: trunk + LOAD_AT, y, width: LOAD_WIDE });
-    wires.push({
-      points: [
-        [from, middle],
-        [trunk + LOAD_AT, middle],
-      ],
-      tone: 'ac',
-      dashed: true,
-    });
-    contact(output, trunk + LOAD_AT - 34, middle);
-    y += ROW;
-  }
-  for (const one of site.converters ?? []) {
-    feeder(
-      one.id,
-      `site/converters/${one.id}`,
-      'Converter',
-      one.name,
-      `${decimal(one.outputVolts)} V`,
-      false,
-    );
-  }
-  if (site.inverter) {
-    const { id, name, continuousWatts } = site.inverter;
-    feeder(id, 'site/inverter', 'Inverter', name, `${decimal(continuousWatts, 0)} W`, true);
-  }
-  wires.push({
-    points: [
-      [20, BUS],
-      [trunk, BUS],
-      [trunk, lowest],
-    ],
-    tone: 'dc',
-  });
-
-  const taken = new Map<string, number>();
-  for (const point of site.sensePoints) {
-    const rank = taken.get(point.place + (point.device ?? '')) ?? 0;
-    taken.set(point.place + (point.device ?? ''), rank + 1);
-    const device = point.device ? at.get(point.device) : undefined;
-    const place =
-      point.place === 'BATTERY_TERMINALS'
-        ? { x: 196 + rank * 26, y: bankY - 12 }
-        : point.place === 'BUS' || !device
-          ? { x: trunk - 24 - rank * 26, y: BUS }
-          : { x: device.x - 12 - rank * 26, y: device.y };
-    marks.push({ path: `site/sensePoints/${point.id}`, name: point.name, ...place });
-  }
+  const { width, bus, top, bottom } = (narrow ? below : beside)();
   return {
-    boxes,
+    placed,
     wires,
     contacts,
-    marks,
-    width: trunk + LOAD_AT + LOAD_WIDE + 16,
-    height: Math.max(y, left, bankY + 60) + 12,
+    marks: marksOf(plan, placed, { x: bus, y: top }),
+    bus: { x: bus, from: top, to: bottom.bus },
+    width,
+    height: bottom.all + ROW / 2 + 4,
   };
+
+  /** Sources and battery on the left of the bus, what it feeds on the right. */
+  function beside() {
+    const at = WIDE;
+    let y = ROW / 2 + 8;
+    const top = y;
+    let joins = y;
+    for (const one of tree.supply) {
+      if (one.symbol === 'array') {
+        put(one, at.supply, y, { from: 8 });
+        y += ROW;
+        continue;
+      }
+      one.parts.forEach((array, i) => {
+        const line = y + i * ROW;
+        put(array, at.array, line, { from: 8 });
+        const end = at.supply - HALF;
+        wire(array, [
+          [at.array + HALF, line],
+          ...((i === 0
+            ? []
+            : [
+                [end - 18, line],
+                [end - 18, y],
+              ]) as [number, number][]),
+          [end, y],
+        ]);
+        contact(array, at.array + 46, line);
+      });
+      put(one, at.supply, y, { to: at.supplyContact - 20 });
+      wire(
+        one,
+        [
+          [at.supply + HALF, y],
+          [at.bus, y],
+        ],
+        { x: at.bus - 6, y: y + 17 },
+      );
+      contact(one, at.supplyContact, y);
+      joins = y;
+      y += Math.max(1, one.parts.length) * ROW;
+    }
+    y += 8;
+    const line = y;
+    put(tree.bank, at.supply, y, { from: 8 });
+    placed.push({
+      part: tree.main,
+      x: at.supply + 70,
+      y,
+      words: { x: at.supply + 54, width: 145, before: false },
+      box: { x: at.supply + 50, y: y - REACH, width: at.bus - at.supply - 58, height: 2 * REACH },
+    });
+    wire(
+      tree.main,
+      [
+        [at.supply + lead(tree.bank), y],
+        [at.bus, y],
+      ],
+      { x: at.bus - 6, y: y - 8 },
+    );
+    joins = Math.max(joins, y);
+    for (const one of tree.bank.parts) {
+      y += ROW;
+      put(one, at.supply, y, { from: 40 });
+      wire(one, [
+        [at.supply + HALF, y],
+        [at.supply + 32, y],
+        [at.supply + 32, line],
+      ]);
+    }
+    for (const one of tree.beside) {
+      y += ROW;
+      put(one, at.supply, y, { from: 8 });
+    }
+    let right = top;
+    let last = top;
+    for (const one of tree.users) {
+      last = right;
+      if (one.schema === 'Load') {
+        load(one, at.bus, right, at.innerContact, at.load, at.width);
+        right += ROW;
+        continue;
+      }
+      put(one, at.user, right, { to: at.inner - 10 });
+      wire(
+        one,
+        [
+          [at.bus, right],
+          [at.user - HALF, right],
+        ],
+        { x: at.user - 24, y: right + 17 },
+      );
+      contact(one, at.contact, right);
+      const rows = one.parts.length;
+      if (rows > 0) {
+        const end = right + (rows - 1) * ROW;
+        wire({ ...one, ac: one.symbol === 'inverter' }, [
+          [at.user + HALF, right],
+          [at.inner, right],
+          [at.inner, end],
+        ]);
+      }
+      one.parts.forEach((part, i) =>
+        load(part, at.inner, right + i * ROW, at.innerContact, at.load, at.width),
+      );
+      right += Math.max(1, rows) * ROW;
+    }
+    const bus = Math.max(joins, last);
+    return { width: at.width, bus: at.bus, top, bottom: { bus, all: Math.max(y, right - ROW) } };
+  }
+
+  /** All below each other, each behind the bus. */
+  function below() {
+    const at = NARROW;
+    let y = ROW / 2 + 8;
+    const top = y;
+    let joins = y;
+    const row = (one: Part, isWired = true) => {
+      put(one, at.part, y, { to: at.width });
+      if (isWired) {
+        wire(one, [
+          [at.bus, y],
+          [at.part - lead(one), y],
+        ]);
+        contact(one, at.contact, y);
+        joins = y;
+      }
+      const first = y;
+      y += ROW;
+      for (const inner of one.parts) {
+        load(inner, at.inner, y, at.innerContact, at.innerPart, at.width);
+        y += ROW;
+      }
+      if (one.parts.length > 0)
+        wire({ ...one, ac: one.symbol === 'inverter' }, [
+          [at.part, first + lead(one)],
+          [at.inner, y - ROW],
+        ]);
+    };
+    for (const one of tree.supply) row(one, !one.loose);
+    row({ ...tree.bank, wire: tree.main.wire });
+    row(tree.main, false);
+    for (const one of tree.users) row(one);
+    for (const one of tree.beside) row(one, false);
+    return { width: at.width, bus: at.bus, top, bottom: { bus: joins, all: y - ROW } };
+  }
+
+  function load(one: Part, from: number, y: number, contactX: number, x: number, to: number) {
+    put(one, x, y, { to });
+    wire(
+      one,
+      [
+        [from, y],
+        [x - HALF, y],
+      ],
+      from === WIDE.bus ? { x: contactX - 24, y: y - 7 } : undefined,
+    );
+    contact(one, contactX, y);
+  }
 }
 
-/** What a cable drops at the worst, as it was worked out. */
-function dropOf(workings: Working[], path: string): string | undefined {
-  const found = workings.find((one) => one.path.startsWith(path) && one.unit === 'V');
-  const drop = found && decimal(found.value, 2);
-  // What draws nothing yet drops nothing.
-  return drop && Number(drop) !== 0 ? `−${drop} V` : undefined;
+/** Where each sense point reads: at the bus, at the terminals, or at its device. */
+function marksOf(plan: Plan, placed: Placed[], bus: { x: number; y: number }): Mark[] {
+  const taken = new Map<string, number>();
+  const place = (id: string) => placed.find((one) => one.part.id === id);
+  const bank = placed.find((one) => one.part.path === 'site/battery');
+  return plan.site.sensePoints.map((point) => {
+    const key = point.place + (point.device ?? '');
+    const rank = taken.get(key) ?? 0;
+    taken.set(key, rank + 1);
+    const device = point.device ? place(point.device) : undefined;
+    const isTerminals = point.place === 'BATTERY_TERMINALS' && bank;
+    const at = isTerminals
+      ? { x: bank.x + (bank.words.before ? 30 : -36), y: bank.y + 21 * rank }
+      : point.place === 'BUS' || !device
+        ? { x: bus.x, y: bus.y - 16 + 21 * rank }
+        : { x: device.x + 14, y: device.y - HALF + 21 * rank };
+    return { path: `site/sensePoints/${point.id}`, name: point.name, ...at };
+  });
 }

@@ -6,8 +6,10 @@ import skarvholm from '../../../../demo/skarvholm.json';
 import type { Plan } from '../../lib/api/api';
 import { placeOf } from '../planPath';
 import { KINDS, type Kind, withoutPart, withPart } from './parts';
-import { beginning, chosen, kindOf, schemaOf, numbersIn, usualAt } from './schema';
-import { sketchOf, type Box } from './sketch';
+import { beginning, chosen, inWords, kindOf, schemaOf, numbersIn, picksOf, shownAs, usualAt } from './schema';
+import { sketchOf, weight, type Placed } from './sketch';
+import { layoutOf, layouts } from './themes';
+import { treeOf, withoutPower } from './tree';
 
 const [small, barn, house] = [hallgrund, kvarno, skarvholm].map((one) => one.plan) as unknown as [
   Plan,
@@ -29,31 +31,92 @@ function crowded(): Plan {
   return plan;
 }
 
-function overlap(a: Box, b: Box) {
+function overlap({ box: a }: Placed, { box: b }: Placed) {
   return a.x < b.x + b.width && b.x < a.x + a.width && a.y < b.y + b.height && b.y < a.y + a.height;
 }
 
 describe('the sketch', () => {
-  it.each([small, barn, house, crowded()])('has every part once, where nothing lies on another', (plan) => {
-    const { boxes, marks, contacts, width, height } = sketchOf(plan);
-    const paths = boxes.map((box) => box.path);
-    expect(new Set(paths).size).toBe(paths.length);
-    for (const list of ['loads', 'controllers', 'sensePoints', 'monitors', 'converters', 'tanks'] as const) {
-      for (const part of plan.site[list] ?? []) {
-        const path = `site/${list}/${part.id}`;
-        expect([...paths, ...marks.map((mark) => mark.path)]).toContain(path);
+  const plans = [small, barn, house, crowded()];
+  it.each(plans.flatMap((plan) => [true, false].map((narrow) => ({ plan, narrow }))))(
+    'has every part once, where nothing lies on another: $plan.site.name, narrow: $narrow',
+    ({ plan, narrow }) => {
+      const { placed, marks, contacts, width, height } = sketchOf(treeOf(plan), plan, narrow);
+      const paths = placed.map((one) => one.part.path);
+      expect(new Set(paths).size).toBe(paths.length);
+      for (const list of [
+        'arrays',
+        'loads',
+        'controllers',
+        'sensePoints',
+        'monitors',
+        'converters',
+      ] as const) {
+        for (const part of plan.site[list] ?? []) {
+          const path = `site/${list}/${part.id}`;
+          expect([...paths, ...marks.map((mark) => mark.path)]).toContain(path);
+        }
       }
-    }
-    for (const [i, box] of boxes.entries()) {
-      expect(placeOf(plan, box.path), box.path).toBeDefined();
-      expect(box.x + box.width).toBeLessThanOrEqual(width);
-      expect(box.y + box.height).toBeLessThanOrEqual(height);
-      for (const other of boxes.slice(i + 1))
-        expect(overlap(box, other), `${box.path} on ${other.path}`).toBe(false);
-    }
-    const switching = plan.program.outputs.filter((output) => output.loads.length > 0);
-    const drawn = new Set(contacts.map((contact) => contact.output));
-    expect(switching.filter((output) => !drawn.has(output.id)).map((output) => output.id)).toEqual([]);
+      for (const [i, one] of placed.entries()) {
+        expect(placeOf(plan, one.part.path), one.part.path).toBeDefined();
+        expect(one.box.x + one.box.width).toBeLessThanOrEqual(width);
+        expect(one.box.y + one.box.height).toBeLessThanOrEqual(height);
+        for (const other of placed.slice(i + 1))
+          expect(overlap(one, other), `${one.part.path} on ${other.part.path}`).toBe(false);
+      }
+      const switching = plan.program.outputs.filter((output) => output.loads.length > 0);
+      const drawn = new Set(contacts.map((contact) => contact.output));
+      expect(switching.filter((output) => !drawn.has(output.id)).map((output) => output.id)).toEqual([]);
+    },
+  );
+
+  it('draws twice the weight beyond the thinnest for four times the current', () => {
+    expect(weight(64) - weight(0)).toBeCloseTo(2 * (weight(16) - weight(0)));
+    expect(weight(4000)).toBe(7);
+  });
+
+  it('shades what a contact cuts off, and not what feeds in behind it', () => {
+    const inverter = house.site.inverter?.id ?? '';
+    const output = house.program.outputs.find((one) => one.loads.includes(inverter));
+    const cut = withoutPower(treeOf(house), output?.id ?? 'none').map((one) => one.path);
+    const behind = house.site.loads.filter((one) => one.feed === inverter);
+    expect(behind.length).toBeGreaterThan(0);
+    expect(cut.sort()).toEqual(['site/inverter', ...behind.map((one) => `site/loads/${one.id}`)].sort());
+    expect(withoutPower(treeOf(house), 'no such output')).toEqual([]);
+  });
+});
+
+describe('a form', () => {
+  it.each(Object.keys(layouts))('of %s lays out fields that there are, and forgets none', (kind) => {
+    const fields = Object.keys(schemaOf(kind).properties ?? {});
+    const { first, themes } = layoutOf(kind, fields);
+    const shown = [...first, ...Object.values(themes).flat()];
+    expect(shown.filter((one) => !fields.includes(one))).toEqual([]);
+    const left = fields.filter((one) => !shown.includes(one));
+    expect(left.filter((one) => !['id', 'kind', 'batteries', 'controller'].includes(one))).toEqual([]);
+    expect(new Set(shown).size).toBe(shown.length);
+  });
+
+  it('offers days and months by name, and no list of numbers as months', () => {
+    const span = schemaOf('DailySpan').properties ?? {};
+    expect(
+      picksOf(span.weekdays ?? {})
+        ?.map((one) => one.name)
+        .join(' '),
+    ).toBe('Mon Tue Wed Thu Fri Sat Sun');
+    expect(picksOf(span.months ?? {})?.[11]).toEqual({ value: 12, name: 'Dec' });
+    expect(picksOf(schemaOf('BatteryTable').properties?.statesOfCharge ?? {})).toBeUndefined();
+  });
+
+  it('tells shares in % and sums a theme up', () => {
+    const bank = schemaOf('BatteryBank').properties ?? {};
+    expect(shownAs(bank.startStateOfCharge ?? {})).toEqual({ unit: '%', factor: 100 });
+    expect(inWords(bank.startStateOfCharge ?? {}, 'startStateOfCharge', 0.72)).toBe(
+      'start state of charge 72 %',
+    );
+    const cable = (schemaOf('Load').properties ?? {}).cable ?? {};
+    expect(inWords(cable, 'cable', { crossSectionSquareMillimetres: 6, oneWayMetres: 4 })).toBe(
+      'cross-section 6 mm², length one way 4 m',
+    );
   });
 });
 
@@ -135,10 +198,10 @@ describe('fields by the schema', () => {
   });
 
   it.each([
-    ['Cable', 'oneWayMetres', 'one way', 'm'],
+    ['Cable', 'oneWayMetres', 'length one way', 'm'],
     ['BatteryBank', 'capacityAmpereHours', 'capacity', 'Ah'],
-    ['Inverter', 'continuousVoltAmperes', 'continuous', 'VA'],
-    ['Generator', 'litresPerKilowattHour', 'litres per kilowatt hour', 'l/kWh'],
+    ['Inverter', 'continuousVoltAmperes', 'continuous apparent power', 'VA'],
+    ['Generator', 'litresPerKilowattHour', 'fuel for each kWh', 'l/kWh'],
   ])('%s.%s is said "%s" in "%s"', (kind, field, words, unit) => {
     expect(schemaOf(kind).properties?.[field]).toMatchObject({ title: words, unit });
   });

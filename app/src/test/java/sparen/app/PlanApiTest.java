@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.net.http.HttpResponse;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.function.Predicate;
 import java.util.stream.StreamSupport;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
@@ -221,6 +223,41 @@ public class PlanApiTest extends OverHttp {
                 .orElseThrow();
         assertEquals(listed.get("upkeep").asString(), "2027-03-01");
         assertFalse(json(liv.post(care, JSON.createObjectNode())).has("upkeep"));
+    }
+
+    /** What is ahead is worked out by itself: as the application starts, after a save, and for another visit; the list only reads it. */
+    @Test
+    public void looksAheadByItself() throws Exception {
+        Browser liv = signedIn("liv");
+        JsonNode first = ahead(liv, one -> one.has("ahead"));
+        assertEquals(first.at("/outlook/weathers").asInt(), 20);
+        LocalDate begins = LocalDate.parse(first.get("begins").asString());
+        assertEquals(
+                liv.post("/api/sites/kvarno/care", JSON.createObjectNode().put("upkeep", begins.plusDays(9) + ""))
+                        .statusCode(),
+                200);
+        JsonNode visit = ahead(liv, one -> one.at("/ahead/days").asInt() == 9);
+        assertEquals(visit.at("/outlook/lowestVoltsByDay").size(), 9);
+        JsonNode latest = json(liv.get("/api/sites/kvarno/revisions/latest"));
+        int number = latest.at("/revision/number").asInt();
+        ObjectNode next = JSON.createObjectNode().put("parent", number).put("note", "Looked ahead");
+        next.set("plan", latest.get("plan"));
+        assertEquals(liv.post("/api/sites/kvarno/revisions", next).statusCode(), 201);
+        ahead(liv, one -> one.at("/ahead/revision").asInt() == number + 1);
+        assertEquals(liv.post("/api/sites/kvarno/care", JSON.createObjectNode()).statusCode(), 200);
+        ahead(liv, one -> one.at("/ahead/days").asInt() == 14);
+    }
+
+    private static JsonNode ahead(Browser liv, Predicate<JsonNode> wanted) {
+        JsonNode[] found = new JsonNode[1];
+        Patience.until("what is ahead of kvarno", () -> {
+            found[0] = StreamSupport.stream(json(liv.get("/api/sites")).spliterator(), false)
+                    .filter(one -> one.get("id").asString().equals("kvarno"))
+                    .findFirst()
+                    .orElseThrow();
+            return wanted.test(found[0]);
+        });
+        return found[0].get("ahead");
     }
 
     /** What ships can be fitted as it is, and its numbers come back as the device wants them. */

@@ -196,8 +196,8 @@ public final class PlanFacts {
                         .orElse(0.0);
     }
 
-    /** No more than the inverter can carry. */
-    private double inverterAmperes(Inverter inverter, double volts) {
+    /** The most that an inverter draws at a voltage, no more than it can carry (A). */
+    public double inverterAmperes(Inverter inverter, double volts) {
         return Math.min(worstAmperes(inverter.id(), volts), inverter.dcWatts(inverter.continuousWatts()) / volts);
     }
 

@@ -12,7 +12,7 @@ import sparen.quantity.Bounds;
  * @param consumption how it draws
  * @param cable from its bus to its terminals
  * @param feed id of the converter or inverter that feeds it; absent for the main bus
- * @param powerFactor real to apparent power on the AC side (fraction), 0.1 to 1; absent for 1
+ * @param powerFactor real to apparent power on the AC side (ratio), 0.1 to 1; absent for 1
  * @param surge what it draws while it starts
  * @param restart what it does when its power returns; absent for {@link Restart#RESUMES}
  * @param use what it is for; absent for {@link Use#SERVICE}

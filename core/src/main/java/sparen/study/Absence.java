@@ -244,14 +244,19 @@ public final class Absence {
         double[] lowest = days.stream()
                 .mapToDouble(day -> Math.round(1000 * day.lowestStateOfCharge()) / 1000.0)
                 .toArray();
+        return new Course(lowest, firstCut(critical, days));
+    }
+
+    /** On which of some days, from 0, a critical load first lacked more than counts; empty where none did. */
+    static Optional<Integer> firstCut(Set<String> critical, List<DayFigures> days) {
         Map<String, Double> lacked = new LinkedHashMap<>();
-        Optional<Integer> cut = Optional.empty();
-        for (int day = 0; day < days.size() && cut.isEmpty(); day++) {
+        for (int day = 0; day < days.size(); day++) {
             days.get(day).ledger().unservedJoules().forEach((load, joules) -> lacked.merge(load, joules, Double::sum));
-            boolean isCut = critical.stream().anyMatch(load -> lacked.getOrDefault(load, 0.0) > CUT_JOULES);
-            cut = isCut ? Optional.of(day) : Optional.empty();
+            if (critical.stream().anyMatch(load -> lacked.getOrDefault(load, 0.0) > CUT_JOULES)) {
+                return Optional.of(day);
+            }
         }
-        return new Course(lowest, cut);
+        return Optional.empty();
     }
 
     private static int cuts(List<Outcome> outcomes) {

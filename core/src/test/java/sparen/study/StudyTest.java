@@ -69,6 +69,24 @@ public class StudyTest {
         assertEquals(run(help.plan(), 5).ledger().unservedJoules().get("radio"), 0, 3600 * help.cuts() / 6.0 + 3600);
     }
 
+    /**
+     * By hand: 40 W for 54 h until the heater goes at a tenth of 2.4 kWh, then 10 W for 12 h until the radio goes at a twentieth: on the
+     * third day. What is told is the disconnect of what is critical, not the heater's higher one.
+     */
+    @Test
+    public void anOutlookTellsWithinHowManyDaysACutIsLikely() {
+        Outlook near = Outlook.of(20, days(plan(), 2));
+        assertEquals(near.cut(), 0);
+        assertEquals(near.likelyWithinDays(), Optional.empty());
+        Outlook far = Outlook.of(20, days(plan(), 5));
+        assertEquals(far.cut(), 20);
+        assertEquals(far.likelyWithinDays(), Optional.of(3));
+        assertEquals(far.disconnectVolts(), Optional.of(23.1));
+        List<Double> volts = far.lowestVoltsByDay();
+        assertTrue(volts.get(0) > 24 && volts.get(1) < volts.get(0) && volts.get(2) <= 23.2, volts.toString());
+        Assert.expectThrows(InvalidQuantity.class, () -> Outlook.of(19, days(plan(), 2)));
+    }
+
     /** The interval of no hits in n ends at z² / (n + z²): Wilson (1927), in closed form. */
     @Test
     public void chancesHaveWilsonsInterval() {

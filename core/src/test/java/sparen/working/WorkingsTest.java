@@ -7,8 +7,10 @@ import static sparen.program.FullSite.PLAN;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.examined.PlanFacts;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
 import sparen.program.FullSite;
@@ -119,5 +121,19 @@ public class WorkingsTest {
         }
         assertEquals(FloorFromHistory.of(days).orElseThrow().value(), 35.0);
         assertTrue(FloorFromHistory.of(new double[13]).isEmpty());
+    }
+
+    /** By hand: 50 W at 24 V through 10 mΩ; 900 W at 230 V; 3000 W of a generator at 230 V on one leg. */
+    @Test
+    public void conductorsCarryWhatHangsOnThem() {
+        Map<String, Conductor> conductors = Conductor.of(new PlanFacts(PLAN, Map.of())).stream()
+                .collect(Collectors.toMap(Conductor::path, one -> one));
+        assertEquals(conductors.get("site/loads/radio").amperes(), 2.0833, 1e-4);
+        assertEquals(conductors.get("site/loads/radio").dropVolts().orElseThrow(), 0.0208, 1e-4);
+        assertEquals(conductors.get("site/loads/saw").amperes(), 3.913, 1e-3);
+        assertEquals(conductors.get("site/acSources/generator").amperes(), 13.043, 1e-3);
+        double inverter = conductors.get("site/inverter").amperes();
+        assertTrue(inverter > 900 / 24.0 && inverter < 1.25 * 900 / 24.0, "the saw and the losses: " + inverter);
+        assertTrue(conductors.get("site/mainCable").amperes() >= inverter + (50 + 120 + 12) / 24.0);
     }
 }

@@ -173,8 +173,13 @@ public class DocumentsTest {
                 fields.remove("kind");
             }
             assertEquals(fields, components, where + "/properties has the components of the record");
+            Set<String> titles = new TreeSet<>();
             for (RecordComponent component : type.getRecordComponents()) {
                 JsonNode property = definition.get("properties").get(component.getName());
+                assertTrue(
+                        !property.has("title")
+                                || titles.add(property.get("title").asString()),
+                        where + ": two fields are called " + property.path("title"));
                 assertConstants(component, property);
                 assertUnit(type, component, property);
                 assertReference(type, component, property);
@@ -209,8 +214,10 @@ public class DocumentsTest {
         String where = "docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/" + field;
         Unit unit = Unit.of(field);
         assertEquals(property.path("unit").asString(""), unit.symbol(), "unit in " + where);
-        assertEquals(
-                property.path("title").asString(""), unit == Unit.NONE ? "" : Unit.words(field), "title in " + where);
+        assertEquals(property.path("title").asString("").isBlank(), unit == Unit.NONE, "title in " + where);
+        boolean isShare =
+                unit == Unit.NONE && property.path("description").asString("").contains("(fraction)");
+        assertEquals(property.path("share").asBoolean(false), isShare, "share, shown in %, in " + where);
         assertEquals(
                 unit == Unit.NONE,
                 RATIOS_AND_COUNTS.contains(field),

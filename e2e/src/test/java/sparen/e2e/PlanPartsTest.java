@@ -14,6 +14,7 @@ import com.microsoft.playwright.options.BoundingBox;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 
@@ -129,6 +130,10 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(page.locator("header")).containsText(": saved");
     }
 
+    private static void theme(Locator sheet, String name) {
+        sheet.locator("summary").getByText(name).locator("..").press("Enter");
+    }
+
     /** A part is chosen on the sketch by keyboard, one number of it typed, its origin told; another is added and taken away. */
     @Test
     public void changesAPartFromTheSketch() {
@@ -138,19 +143,21 @@ public class PlanPartsTest extends BrowserTest {
         page.keyboard().press("Enter");
         Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
         assertThat(sheet.getByRole(AriaRole.HEADING).first()).hasText("Marker light");
-        Locator metres = sheet.getByLabel("one way of Marker light").first();
+        theme(sheet, "Cable and fuse");
+        Locator metres = sheet.getByLabel("length one way of Marker light").first();
         metres.focus();
         page.keyboard().press("Enter");
         page.keyboard().type("7,5");
         page.keyboard().press("Enter");
         assertThat(metres).hasText("7.5 m");
-        sheet.getByLabel("Origin of one way of Marker light").selectOption("MEASURED");
-        sheet.getByLabel("Set ampacity of Marker light").click();
-        Locator ampacity = sheet.getByLabel("ampacity of Marker light", new Locator.GetByLabelOptions().setExact(true));
+        sheet.getByLabel("Origin of length one way of Marker light").selectOption("MEASURED");
+        sheet.getByLabel("Set may carry of Marker light").click();
+        Locator ampacity =
+                sheet.getByLabel("may carry of Marker light", new Locator.GetByLabelOptions().setExact(true));
         assertThat(ampacity).hasText("30 A");
-        assertThat(sheet.getByLabel("Origin of ampacity of Marker light")).hasValue("GUESS");
-        sheet.getByLabel("Unset ampacity of Marker light").click();
-        assertThat(sheet.getByLabel("Set ampacity of Marker light")).isVisible();
+        assertThat(sheet.getByLabel("Origin of may carry of Marker light")).hasValue("GUESS");
+        sheet.getByLabel("Unset may carry of Marker light").click();
+        assertThat(sheet.getByLabel("Set may carry of Marker light")).isVisible();
         button(page, "Add a part").click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
                 .getByText("Load", new Locator.GetByTextOptions().setExact(true))
@@ -163,8 +170,25 @@ public class PlanPartsTest extends BrowserTest {
         button(page, "Remove").click();
         assertThat(button(page, "Fog bell,")).hasCount(0);
         assertThat(page.getByRole(AriaRole.ALERT)).hasCount(0);
-        page.getByText("◇ where voltage is read").scrollIntoViewIfNeeded();
-        button(page, "Contact of Transmitter load disconnect").click();
+    }
+
+    /** A contact shows what it cuts off, there and in words, and leads to its rule; Esc closes the sheet, the focus is where it was. */
+    @Test
+    public void aContactShowsWhatItCutsOff() {
+        Page page = at(PLAN + "/system", "liv");
+        Locator contact = button(page, "Contact of Transmitter load disconnect");
+        contact.press("Enter");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        assertThat(sheet).containsText("Cut off while it is open");
+        assertThat(button(page, "Transmitter (critical),")).hasAttribute("aria-label", Pattern.compile(".*cut off.*"));
+        assertThat(button(page, "Marker light,")).not().hasAttribute("aria-label", Pattern.compile(".*cut off.*"));
+        assertThat(sheet.getByRole(AriaRole.HEADING).first()).isFocused();
+        assertAccessible(page);
+        page.keyboard().press("Escape");
+        assertThat(sheet).hasCount(0);
+        assertThat(contact).isFocused();
+        contact.press("Enter");
+        button(page, "To its rule").press("Enter");
         assertThat(page.locator("#output-transmitter-disconnect")).isVisible();
     }
 
@@ -201,7 +225,7 @@ public class PlanPartsTest extends BrowserTest {
             assertEquals(kept.status(), 200, kind + " as it begins: " + kept.text());
             assertThat(heading).hasText("Trial " + kind);
             button(page, "Remove").press("Enter");
-            assertThat(heading).not().hasText("Trial " + kind);
+            assertThat(sheet).hasCount(0);
             page.keyboard().press("Control+z");
         }
         assertThat(page.locator("header")).containsText("unsaved changes");
@@ -257,11 +281,10 @@ public class PlanPartsTest extends BrowserTest {
         Page page = at("/site/hallgrund/plan/system", "liv");
         Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
         button(page, "Mast controller,").press("Enter");
-        sheet.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("details"))
-                .getByText("set it")
-                .press("Enter");
+        theme(sheet, "Further settings");
+        sheet.getByLabel("Set details of Mast controller").press("Enter");
+        sheet.getByLabel("Set over voltage of Mast controller").press("Enter");
         Locator group = sheet.getByRole(AriaRole.GROUP, new Locator.GetByRoleOptions().setName("over voltage"));
-        group.getByText("set it").press("Enter");
         Locator stop = group.getByRole(AriaRole.SPINBUTTON).first();
         double volts = Double.parseDouble(stop.getAttribute("aria-valuenow"));
         assertTrue(volts > 13 && volts < 17, "over-voltage stop of a 12 V battery at " + volts + " V");

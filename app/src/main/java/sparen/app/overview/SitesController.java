@@ -18,6 +18,7 @@ import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
 import sparen.app.plan.UnreadablePlan;
 import sparen.app.profile.ProfileService;
+import sparen.app.season.Outlooks;
 import sparen.app.site.Site;
 import sparen.app.site.SiteService;
 import sparen.app.site.SiteState;
@@ -36,8 +37,10 @@ class SitesController {
     private final SiteService sites;
     private final PlanService plans;
     private final ProfileService profiles;
+    private final Outlooks outlooks;
 
-    SitesController(SiteService sites, PlanService plans, ProfileService profiles) {
+    SitesController(SiteService sites, PlanService plans, ProfileService profiles, Outlooks outlooks) {
+        this.outlooks = outlooks;
         this.sites = sites;
         this.plans = plans;
         this.profiles = profiles;
@@ -48,6 +51,7 @@ class SitesController {
      *
      * @param plan absent while the site is still to be taken down, or its newest revision cannot be read
      * @param unreadable why the newest revision cannot be read; absent where it can
+     * @param ahead what the coming days probably bring; absent until that has been worked out
      */
     record SiteInList(
             String id,
@@ -56,7 +60,8 @@ class SitesController {
             Optional<LocalDate> benchTest,
             Optional<LocalDate> upkeep,
             Optional<PlanInList> plan,
-            Optional<String> unreadable) {}
+            Optional<String> unreadable,
+            Optional<Outlooks.Ahead> ahead) {}
 
     /**
      * When a site was and will be looked after.
@@ -116,7 +121,8 @@ class SitesController {
 
     @GetMapping("/api/sites")
     List<SiteInList> list() {
-        return sites.list().stream().map(this::inList).toList();
+        Map<String, Outlooks.Ahead> ahead = outlooks.all();
+        return sites.list().stream().map(site -> inList(site, ahead)).toList();
     }
 
     /** Makes a site with a complete program from the little that is known of it. */
@@ -179,6 +185,10 @@ class SitesController {
     }
 
     private SiteInList inList(Site site) {
+        return inList(site, outlooks.all());
+    }
+
+    private SiteInList inList(Site site, Map<String, Outlooks.Ahead> ahead) {
         Optional<PlanInList> plan = Optional.empty();
         Optional<String> unreadable = Optional.empty();
         try {
@@ -186,7 +196,15 @@ class SitesController {
         } catch (UnreadablePlan broken) {
             unreadable = Optional.of(broken.getMessage());
         }
-        return new SiteInList(site.id(), site.name(), site.state(), site.benchTest(), site.upkeep(), plan, unreadable);
+        return new SiteInList(
+                site.id(),
+                site.name(),
+                site.state(),
+                site.benchTest(),
+                site.upkeep(),
+                plan,
+                unreadable,
+                Optional.ofNullable(ahead.get(site.id())));
     }
 
     private PlanInList format(String siteId, PlanService.Loaded loaded) {

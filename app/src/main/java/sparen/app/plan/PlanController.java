@@ -19,6 +19,7 @@ import sparen.check.Finding;
 import sparen.device.DeviceProfile;
 import sparen.document.DeviceProfiles;
 import sparen.document.PlanDocument;
+import sparen.examined.PlanFacts;
 import sparen.format.Profile;
 import sparen.gauge.Gauge;
 import sparen.gauge.Rating;
@@ -35,6 +36,7 @@ import sparen.revision.Changes;
 import sparen.revision.UsualCharging;
 import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
+import sparen.working.Conductor;
 import sparen.working.Working;
 import sparen.working.Workings;
 
@@ -71,7 +73,10 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /** What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by device, what is used of ratings, and what a charger's further settings usually begin with, by charger. */
+    /**
+     * What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by
+     * device, what is used of ratings, what a charger's further settings usually begin with, by charger, and what its conductors carry.
+     */
     record Reading(
             List<OutputReading> outputs,
             List<Finding> findings,
@@ -79,7 +84,8 @@ class PlanController {
             Gauge gauge,
             List<Setting> settings,
             List<Rating> ratings,
-            Map<String, ChargeDetails> usualCharging) {}
+            Map<String, ChargeDetails> usualCharging,
+            List<Conductor> conductors) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -163,7 +169,8 @@ class PlanController {
                 Gauge.of(plan, named),
                 DeviceSettings.of(plan),
                 Rating.of(plan, named),
-                UsualCharging.of(plan));
+                UsualCharging.of(plan),
+                Conductor.of(new PlanFacts(plan, named)));
     }
 
     private static OutputReading read(Plan plan, Output output) {

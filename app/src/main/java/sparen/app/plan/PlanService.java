@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
@@ -25,8 +26,10 @@ public class PlanService {
 
     private final RevisionMapper mapper;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    PlanService(RevisionMapper mapper, Clock clock) {
+    PlanService(RevisionMapper mapper, Clock clock, ApplicationEventPublisher events) {
+        this.events = events;
         this.mapper = mapper;
         this.clock = clock;
     }
@@ -77,6 +80,7 @@ public class PlanService {
             throw outdated(siteId);
         }
         mapper.discard(siteId, author);
+        events.publishEvent(new PlanSaved(siteId, number));
         return revision(siteId, number);
     }
 

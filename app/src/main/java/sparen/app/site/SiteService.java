@@ -5,6 +5,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import sparen.app.web.Refusal;
 
@@ -15,9 +16,11 @@ public class SiteService {
     private static final int MOST_NAMESAKES = 1000;
 
     private final SiteMapper mapper;
+    private final ApplicationEventPublisher events;
 
-    SiteService(SiteMapper mapper) {
+    SiteService(SiteMapper mapper, ApplicationEventPublisher events) {
         this.mapper = mapper;
+        this.events = events;
     }
 
     /** Refuses the id of a site that is not there. */
@@ -80,6 +83,8 @@ public class SiteService {
         if (mapper.setCare(siteId, benchTest.orElse(null), upkeep.orElse(null)) == 0) {
             throw Refusal.notFound("The site \"" + siteId + "\"");
         }
+        events.publishEvent(
+                new CarePlanned(siteId, upkeep.map(LocalDate::toString).orElse("none")));
         return find(siteId);
     }
 

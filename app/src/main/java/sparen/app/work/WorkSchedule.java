@@ -3,11 +3,13 @@ package sparen.app.work;
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
+import com.github.kagkarlsson.scheduler.task.Task;
 import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.lang.management.ManagementFactory;
 import java.time.Clock;
 import java.time.Duration;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -54,6 +56,7 @@ class WorkSchedule implements SmartLifecycle {
     WorkSchedule(
             WorkMapper mapper,
             List<WorkKind> kinds,
+            Chores chores,
             JsonMapper json,
             Clock clock,
             DataSource dataSource,
@@ -66,7 +69,10 @@ class WorkSchedule implements SmartLifecycle {
                 .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
                 .onDeadExecutionRevive()
                 .execute((instance, context) -> perform(instance.getId()));
-        scheduler = Scheduler.create(dataSource, task)
+        List<Task<?>> known = new ArrayList<>(chores.tasks());
+        known.add(task);
+        scheduler = Scheduler.create(dataSource, known)
+                .startTasks(chores.nightly())
                 .threads(threads)
                 .schedulerName(new SchedulerName.Fixed(node))
                 .pollingInterval(POLLING)
