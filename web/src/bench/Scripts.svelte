@@ -1,4 +1,5 @@
 <script lang="ts">
+  import FileChoice from '../lib/shell/FileChoice.svelte';
   import { onMount } from 'svelte';
   import { api, outcome } from '../lib/api/client';
   import type { Revision } from '../lib/api/api';
@@ -71,14 +72,7 @@
   <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
     <h2 id="script" class="grow">Script</h2>
     <a class={LINK} href={file} download="{bench.site}-bench.json">Keep this script as a file</a>
-    <label class="{LINK} cursor-pointer has-focus-visible:outline-3"
-      >Play a script<input
-        class="sr-only"
-        type="file"
-        accept=".json,application/json"
-        onchange={takeFile}
-      /></label
-    >
+    <FileChoice says="Play a script" accept=".json,application/json" take={takeFile} />
     <button class={LINK} onclick={() => window.print()}>Print as a test protocol</button>
   </div>
   {#if mayKeep}

@@ -4,6 +4,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partName } from '../lib/shell/parts';
+  import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { Fitting, STATES } from './fitting.svelte';
   import type { PlanEditor } from './planEditor.svelte';
@@ -64,14 +65,7 @@
               {#each fitting.kinds ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
             </select>
           </label>
-          <label class="flex min-h-11 cursor-pointer items-center underline has-focus-visible:outline-3"
-            >or one of your own (JSON)<input
-              class="sr-only"
-              type="file"
-              accept=".json,application/json"
-              onchange={own}
-            /></label
-          >
+          <FileChoice says="or one of your own (JSON)" accept=".json,application/json" take={own} />
           {#if fitting.chosen}
             <a
               class="flex min-h-11 items-center underline"

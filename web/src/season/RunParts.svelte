@@ -18,8 +18,10 @@
     run: RunSummary | undefined;
     days: DaySummary[];
     choose: (day: number) => void;
+    /** Whether the tape shows a part of the run only: what stands here is of the whole. */
+    isPart: boolean;
   }
-  let { editor, plan, run, days, choose }: Props = $props();
+  let { editor, plan, run, days, choose, isPart }: Props = $props();
 
   const findings = $derived(run?.findings ?? []);
   const parts = $derived([
@@ -51,6 +53,9 @@
     {/each}
   </div>
   <div class="max-w-5xl px-4 py-4 md:px-6">
+    {#if isPart}<p class="mb-2 text-sm text-soft">
+        Of the whole run; what is shown is told above the tape.
+      </p>{/if}
     {#if part === 'days'}
       <Calendar {days} {choose} />
     {:else if run && part === 'findings'}

@@ -1,11 +1,12 @@
 <script lang="ts">
   import { untrack, type Snippet } from 'svelte';
   import type { NumberedEvent, Plan } from '../lib/api/api';
-  import { minute } from '../lib/sentence/quantity';
+  import { duration, minute } from '../lib/sentence/quantity';
   import { countsOf } from '../lib/tape/lanes';
+  import HeldLanes from '../lib/tape/HeldLanes.svelte';
   import Lanes from '../lib/tape/Lanes.svelte';
   import Marks from '../lib/tape/Marks.svelte';
-  import { bucketAt } from '../lib/tape/readout';
+  import { bucketAt, holds } from '../lib/tape/readout';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { Line } from '../lib/tape/tape';
@@ -35,12 +36,17 @@
   }
   let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside }: Props = $props();
 
+  const MINUTE = 60;
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
   let hovered = $state<number>();
   const zone = $derived(plan.site.location.timeZone);
   const names = $derived(partNames(plan));
   const view = $derived(looked.view);
+  const from = $derived(view?.trace.fromSeconds ?? 0);
+  const to = $derived(
+    view ? Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000 : 0,
+  );
   const start = $derived(Date.parse(run.start));
   const secondCounts = $derived(
     spans.chosen
@@ -67,10 +73,14 @@
     {@render beside?.()}
     <ZoomBar {spans} hovered={hovered === undefined ? undefined : minute(start + hovered * 1000, zone)} />
   </div>
+  {#if spans.chosen && view}
+    <p class="mx-2 mt-1 border-l-4 border-ink pl-3" role="status">
+      <strong>In these {duration(Math.round((to - from) / MINUTE) * MINUTE)}</strong>: {holds(view.trace)}.
+      {#if second?.view}<br /><strong>In the second</strong>: {holds(second.view.trace)}.{/if}
+    </p>
+  {/if}
   {#if looked.problem}<Trouble problem={looked.problem} />{/if}
   {#if view}
-    {@const from = view.trace.fromSeconds}
-    {@const to = Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000}
     <TapeGroup {spans} took={looked.took} run={looked.of} {from} {to}>
       {#await tape then { default: Tape }}
         <Tape
@@ -94,6 +104,11 @@
           pick={(mark: NumberedEvent) => void pick(mark.index)}
         />
       {/if}
+      <HeldLanes
+        held={view.held}
+        {names}
+        at={hovered === undefined ? undefined : bucketAt(view.trace, hovered)}
+      />
       <Lanes
         outputs={run.outputs}
         lanes={view.lanes}

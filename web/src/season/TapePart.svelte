@@ -132,6 +132,7 @@
     {plan}
     {run}
     {days}
+    isPart={season.spans.chosen !== undefined}
     choose={(day) => {
       // A day that the clocks change on has 23 or 25 hours.
       const days = run?.days ?? [];

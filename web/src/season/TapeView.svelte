@@ -3,8 +3,10 @@
   import { lit } from '../lib/gauge/lit.svelte';
   import { minute } from '../lib/sentence/quantity';
   import { countsIn } from '../lib/tape/lanes';
+  import HeldLanes from '../lib/tape/HeldLanes.svelte';
   import Lanes from '../lib/tape/Lanes.svelte';
   import { bucketAt } from '../lib/tape/readout';
+  import { partNames } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
@@ -31,7 +33,7 @@
   const plan = $derived(editor.plan);
   const answer = $derived(season.answer);
   const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
-  const names = $derived(Object.fromEntries((plan?.program.outputs ?? []).map((one) => [one.id, one.name])));
+  const names = $derived(plan ? partNames(plan) : {});
   const lines = $derived(linesOf(answer?.run.levels ?? [], names, output));
 
   const bright = $derived.by(() => {
@@ -78,6 +80,11 @@
           hover={(seconds) => (hovered = seconds)}
         />
       {/await}
+      <HeldLanes
+        held={answer.view.held}
+        {names}
+        at={hovered === undefined ? undefined : bucketAt(answer.view.trace, hovered)}
+      />
       <Lanes
         outputs={answer.run.outputs}
         lanes={answer.view.lanes}

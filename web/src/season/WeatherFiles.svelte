@@ -1,6 +1,7 @@
 <script lang="ts">
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { WeatherFileAbout } from '../lib/api/api';
+  import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
 
   /** Takes a weather file in, whole or not at all. */
@@ -35,10 +36,11 @@
   }
 </script>
 
-<label class="flex flex-col text-sm">
-  weather file: EPW, or CSV with time, ghi and temperature
-  <input class="min-h-11 py-2" type="file" accept=".epw,.csv,.txt,text/csv" onchange={take} />
-</label>
+<FileChoice
+  says="Bring a weather file: EPW, or CSV with time, ghi and temperature"
+  accept=".epw,.csv,.txt,text/csv"
+  {take}
+/>
 {#if busy}<p class="text-sm text-soft" role="status">{busy}</p>{/if}
 {#if problem}
   <Trouble {problem} />

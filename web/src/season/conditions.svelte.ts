@@ -1,4 +1,5 @@
 import { dayWritten } from '../lib/sentence/days';
+import { instant } from '../lib/sentence/quantity';
 import type { Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
 
 /** Kinds of weather that can be chosen; a file's id stands for itself. */
@@ -11,7 +12,7 @@ export const WEATHERS = [
 
 /** When a run begins, how long it is, in what weather, and under what other than the site tells. */
 export class Conditions {
-  from = $state('2026-10-05');
+  from = $state(instant().slice(0, 10));
   days = $state(14);
   /** One of {@link WEATHERS} or the id of a weather file. */
   weather = $state('PLACE');

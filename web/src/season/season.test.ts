@@ -68,6 +68,7 @@ it('asks for what differs from the site, and for nothing else', () => {
   const plan = {} as Plan;
   expect(asked.inputs(plan).circumstances).toBeUndefined();
   expect(asked.inputs(plan).weather).toEqual({ place: {} });
+  asked.from = '2026-10-05';
   expect(asked.says()).toBe('14 days from 5 Oct 2026, the place’s climate, weather no. 1, battery as it is');
   asked.weather = 'DULL';
   expect(asked.inputs(plan).weather).toEqual({ days: 'DULL', meanCelsius: 5 });

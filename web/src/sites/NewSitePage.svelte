@@ -4,6 +4,7 @@
   import type { StartingPoint } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import Frame from '../lib/shell/Frame.svelte';
+  import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
 
   /** A site from the little that is known of it, or from a document. */
@@ -172,14 +173,7 @@
   </form>
   <section class="max-w-3xl border-t border-rule px-4 py-5 md:px-6" aria-labelledby="document">
     <h2 id="document">Or from a document</h2>
-    <label class="mt-2 block"
-      >A plan document (JSON)<input
-        class="mt-1 block min-h-11"
-        type="file"
-        accept=".json,application/json"
-        onchange={take}
-      /></label
-    >
+    <FileChoice says="Choose a plan document (JSON)" accept=".json,application/json" {take} />
     {#if broken}<Trouble problem={broken} />{/if}
   </section>
 </Frame>

@@ -89,23 +89,25 @@
 </script>
 
 <span class="inline-flex flex-col items-start" {...path ? lit.by(path) : {}}>
-  {#if typing}
-    <input
-      bind:this={input}
-      bind:value={text}
-      class="chip number"
-      size={Math.max(6, text.length + 1)}
-      inputmode="decimal"
-      aria-label="{chip.label} in {chip.unit}"
-      aria-invalid={trouble ? 'true' : undefined}
-      aria-describedby={shownError ? errorId : undefined}
-      onkeydown={inputKeys}
-      onblur={() => take(false)}
-    />
-  {:else}
+  <span class="place">
+    {#if typing}
+      <input
+        bind:this={input}
+        bind:value={text}
+        class="chip number typed"
+        size={Math.max(5, text.length + 1)}
+        inputmode="decimal"
+        aria-label="{chip.label} in {chip.unit}"
+        aria-invalid={trouble ? 'true' : undefined}
+        aria-describedby={shownError ? errorId : undefined}
+        onkeydown={inputKeys}
+        onblur={() => take(false)}
+      />
+    {/if}
     <span
       bind:this={face}
       class="chip number"
+      class:under={typing}
       class:refused={shownError}
       class:lit={path !== undefined && lit.path === path}
       role="spinbutton"
@@ -121,7 +123,7 @@
       onkeydown={faceKeys}
       onclick={() => open()}>{written(value, chip.unit)}</span
     >
-  {/if}
+  </span>
   {#if shownError}<span class="error" id={errorId} role="alert">{shownError}</span>{/if}
 </span>
 
@@ -139,6 +141,19 @@
     font-weight: 700;
     white-space: nowrap;
     cursor: text;
+  }
+  /* What is typed lies over the number, so that the sentence around it does not wrap anew. */
+  .place {
+    position: relative;
+  }
+  .typed {
+    position: absolute;
+    z-index: 5;
+    inset: 0 auto 0 0;
+    min-width: 100%;
+  }
+  .under {
+    visibility: hidden;
   }
   @media (pointer: coarse) {
     .chip {

@@ -1,5 +1,5 @@
 import type { Trace } from '../api/api';
-import { fixed } from '../sentence/quantity';
+import { energy, fixed } from '../sentence/quantity';
 
 /** What every lane of a tape reads at one instant, in words with units; a lane without a number there is left out. */
 export interface Readout {
@@ -47,4 +47,27 @@ export function readout(trace: Trace, seconds: number): Readout {
     source: `${watts(trace.acSourceWatts[i])} W`,
     power: told.map(([name, value]) => `${name} ${watts(value)} W`).join(', ') || 'nothing flows',
   };
+}
+
+/** What a trace holds altogether, in words with units: energies of what flowed, and the lowest there was. */
+export function holds(trace: Trace): string {
+  const hours = trace.bucketSeconds / 3600;
+  const known = (values: unknown[]) => values.filter((one): one is number => typeof one === 'number');
+  const sum = (values: unknown[]) => known(values).reduce((all, one) => all + one * hours, 0);
+  const flows: [string, unknown[]][] = [
+    ['used', trace.usedWatts],
+    ['diverted', trace.divertedWatts],
+    ['into the battery', trace.toBatteryWatts],
+    ['out of it', trace.fromBatteryWatts],
+    ['thrown away', trace.thrownAwayWatts],
+    ['unserved', trace.unservedWatts],
+  ];
+  const flowed = flows.map(([name, values]) => [name, sum(values)] as const).filter(([, of]) => of >= 0.5);
+  const volts = known(trace.lowBatteryVolts);
+  const charges = known(trace.lowStateOfCharge);
+  return [
+    ...flowed.map(([name, of]) => `${name} ${energy(of)}`),
+    ...(volts.length > 0 ? [`lowest ${fixed(Math.min(...volts), 2)} V`] : []),
+    ...(charges.length > 0 ? [`lowest charge ${fixed(100 * Math.min(...charges), 0)} %`] : []),
+  ].join(', ');
 }

@@ -5,7 +5,7 @@ import type { NumberedEvent, OutputFigures, RunSummary, RunView, Trace } from '.
 import { bandOf } from './band';
 import { countsIn, countsOf, lanePath } from './lanes';
 import { tapePicture } from './picture';
-import { readout } from './readout';
+import { holds, readout } from './readout';
 
 it('draws a lane bar as long as it lasts, and keeps the shortest closing in sight', () => {
   const bars = lanePath([0, 1, 1, 0, 0.001], 10, 50, 14).split('z').filter(Boolean);
@@ -147,4 +147,21 @@ it('draws stacked powers that add up, and leaves a gap where the run is over', (
   ]);
   expect(tops).toHaveLength(4);
   for (let i = 1; i < tops.length; i++) expect(tops[i]?.[0]).toBeCloseTo(tops[i - 1]?.[1] ?? 0, 1);
+});
+
+it('sums up what a trace holds: 600 W for two minutes are 20 Wh', () => {
+  const trace = {
+    bucketSeconds: 60,
+    usedWatts: [600, 600],
+    divertedWatts: [0, 0],
+    toBatteryWatts: [0, 60],
+    fromBatteryWatts: [600, 'NaN'],
+    thrownAwayWatts: [0, 0],
+    unservedWatts: [0, 0],
+    lowBatteryVolts: [12.1, 12.3],
+    lowStateOfCharge: [0.52, 0.51],
+  } as unknown as Trace;
+  expect(holds(trace)).toBe(
+    'used 20 Wh, into the battery 1 Wh, out of it 10 Wh, lowest 12.10 V, lowest charge 51 %',
+  );
 });

@@ -2,6 +2,7 @@
   import type { Plan } from '../../lib/api/api';
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../planPath';
+  import { inOrder } from './parts';
   import { beginning, followed, labelOf, numbersIn, usualAt, type Schema } from './schema';
   import SchemaField from './SchemaField.svelte';
 
@@ -37,7 +38,7 @@
   function begin(field: string, wanted: Schema) {
     const at = `${path}/${field}`;
     const next = usualAt(editor.reading?.usualCharging, at) ?? beginning(wanted, plan);
-    const begun = withPlace(plan, at.split('/'), next);
+    const begun = inOrder(withPlace(plan, at.split('/'), next));
     const origins = Object.fromEntries(
       numbersIn(next, at).map((one) => [one, { kind: 'GUESS' as const, note: '' }]),
     );

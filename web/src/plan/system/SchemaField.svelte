@@ -3,9 +3,9 @@
   import type { Plan } from '../../lib/api/api';
   import NumberChip from '../../lib/sentence/NumberChip.svelte';
   import { FIELD } from '../../lib/shell/fieldLook';
-  import { wordsOf } from '../../lib/words';
+  import { choiceOf, wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { atPlace } from '../planPath';
+  import { atPlace, withPlace } from '../planPath';
   import Fields from './Fields.svelte';
   import OriginOf from './OriginOf.svelte';
   import {
@@ -19,6 +19,7 @@
     shownAs,
     type Schema,
   } from './schema';
+  import { inOrder } from './parts';
   import Picks from './Picks.svelte';
   import Self from './SchemaField.svelte';
 
@@ -75,7 +76,7 @@
       const parent = place.slice(0, -1);
       const owner = atPlace(plan, parent) as object;
       const without = Object.fromEntries(Object.entries(owner).filter(([key]) => key !== field));
-      editor.set(parent, without, () => `${label} of ${of} is no longer set`);
+      editor.take(inOrder(withPlace(plan, parent, without)), `${label} of ${of} is no longer set`);
     } else {
       editor.set(place, next, say);
     }
@@ -207,7 +208,7 @@
       >
         {#if !required}<option value="">not set</option>{/if}
         {#each schema.enum ?? [] as one (one)}
-          <option value={one}>{String(one).toLowerCase().replaceAll('_', ' ')}</option>
+          <option value={one}>{choiceOf(one)}</option>
         {/each}
         {#each choices as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
       </select>

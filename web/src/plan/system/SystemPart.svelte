@@ -7,8 +7,9 @@
   import type { PlanEditor } from '../planEditor.svelte';
   import { atPlace, placeOf } from '../planPath';
   import Worked from '../Worked.svelte';
+  import AcSection from './AcSection.svelte';
   import ContactSheet from './ContactSheet.svelte';
-  import { KINDS, withoutPart, withPart, type Kind } from './parts';
+  import { hindrance, kindAt, KINDS, pathOf, withoutPart, withPart, type Kind } from './parts';
   import Removal from './Removal.svelte';
   import { partsIn } from './schema';
   import Sketch from './Sketch.svelte';
@@ -39,6 +40,13 @@
   let adding = $state(false);
   let width = $state(1120);
   const hasTransfer = $derived(plan.site.inverter?.transfer !== undefined);
+  /** What cannot be added here, and why: said once for all that lack the same. */
+  const hindered = $derived(
+    [...new Set(KINDS.map((kind) => hindrance(plan, kind)).filter(Boolean))].map((why) => ({
+      why,
+      kinds: KINDS.filter((kind) => hindrance(plan, kind) === why).map((kind) => kind.name),
+    })),
+  );
 
   const workings = $derived(editor.reading?.workings ?? []);
   const tree = $derived(treeOf(plan, editor.reading?.conductors));
@@ -94,10 +102,8 @@
         (id !== '' && one.path.startsWith(`program/charging/${id}`)),
     ),
   );
-  const isListed = $derived(
-    chosen?.path.split('/').length === 3 &&
-      KINDS.some((kind) => chosen?.path.startsWith(`site/${kind.list}/`)),
-  );
+  const isListed = $derived(chosen !== undefined && kindAt(chosen.path) !== undefined);
+  const coupled = $derived((plan.site.acArrays ?? []).findIndex((one) => one.array === id && id !== ''));
   /** Where on the sketch the chosen thing stands: the sheet comes from the other side. */
   const side = $derived.by(() => {
     const path = chosen?.path;
@@ -139,12 +145,12 @@
   function add(kind: Kind) {
     const added = withPart(plan, kind);
     editor.take(added.plan, `${added.name} is new`);
-    void choose({ path: `site/${kind.list}/${added.id}`, schema: kind.schema });
+    void choose({ path: pathOf(kind, added.id), schema: kind.schema });
     adding = false;
   }
 
   let leaving = $state(false);
-  const list = $derived(chosen?.path.split('/')[1] ?? '');
+  const list = $derived((chosen && kindAt(chosen.path)?.list) ?? '');
   const uses = $derived(leaving ? usesOf(plan, list, id) : []);
   const others = $derived(partsIn(list, plan).filter((one) => one.id !== id));
 
@@ -162,12 +168,14 @@
 
   let sheet = $state<HTMLElement>();
 
-  /** The focus goes into the sheet, and back to what was chosen when that is closed. */
+  /** The focus goes into the sheet, to what is refused there if anything is, and back to what was chosen when that is closed. */
   async function choose(next: Chosen) {
     leaving = false;
     chosen = next;
     await tick();
-    sheet?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true });
+    const refused = sheet?.querySelector<HTMLElement>('[aria-invalid="true"]');
+    if (refused) refused.focus();
+    else sheet?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true });
   }
 
   async function close() {
@@ -196,14 +204,14 @@
         role="group"
         aria-label="Add a part"
       >
-        {#each KINDS.filter((kind) => kind.list !== 'acSources' || hasTransfer) as kind (kind.list + kind.schema)}
+        {#each KINDS.filter((kind) => !hindrance(plan, kind)) as kind (kind.name)}
           <Action onclick={() => add(kind)}>{kind.name}</Action>
         {/each}
-        {#if !hasTransfer}
+        {#each hindered as { why, kinds } (why)}
           <p class="self-center text-sm text-soft">
-            A generator comes to an inverter with a transfer switch, and here is none.
+            {kinds.join(', ')}: {why}.
           </p>
-        {/if}
+        {/each}
       </div>
     {/if}
     <div class="mt-2">
@@ -259,6 +267,21 @@
                 {readonly}
               />
             </div>
+            {#if coupled >= 0}
+              <h3 class="mt-4 border-t border-rule pt-3">Its inverter on the AC side</h3>
+              <Themes
+                {editor}
+                {plan}
+                schema="AcCoupledArray"
+                value={plan.site.acArrays?.[coupled] as unknown as Record<string, unknown>}
+                path="site/acArrays/{coupled}"
+                of={name}
+                {readonly}
+              />
+            {/if}
+            {#if chosen.path === 'site/inverter' && hasTransfer}
+              <AcSection {editor} {plan} {readonly} />
+            {/if}
             {#if charging}
               <h3 class="mt-4 border-t border-rule pt-3">Charging</h3>
               <Themes

@@ -2,7 +2,7 @@ import document from '../../../../docs/schema/plan-1.schema.json';
 import type { Plan, Reading } from '../../lib/api/api';
 import { MONTHS } from '../../lib/sentence/days';
 import { capital, written } from '../../lib/sentence/quantity';
-import { wordsOf } from '../../lib/words';
+import { choiceOf, wordsOf } from '../../lib/words';
 
 /** What the forms use of a JSON Schema. */
 export interface Schema {
@@ -129,7 +129,7 @@ export function inWords(raw: Schema, field: string, value: unknown): string {
     return `${labelOf(raw, field)} ${written(value * factor, unit).trim()}`;
   }
   if (typeof value === 'boolean') return value ? labelOf(raw, field) : '';
-  if (schema.enum && typeof value === 'string') return value.toLowerCase().replaceAll('_', ' ');
+  if (schema.enum && typeof value === 'string') return choiceOf(value);
   if (Array.isArray(value) || typeof value !== 'object' || value === null) return '';
   const inner = schema.oneOf ? chosen(schema, value) : schema;
   return Object.entries(value)

@@ -4,8 +4,8 @@ import hallgrund from '../../../../demo/hallgrund.json';
 import kvarno from '../../../../demo/kvarno.json';
 import skarvholm from '../../../../demo/skarvholm.json';
 import type { Plan } from '../../lib/api/api';
-import { placeOf } from '../planPath';
-import { KINDS, type Kind, withoutPart, withPart } from './parts';
+import { atPlace, placeOf, withPlace } from '../planPath';
+import { hindrance, inOrder, kindAt, KINDS, pathOf, type Kind, withoutPart, withPart } from './parts';
 import { beginning, chosen, inWords, kindOf, schemaOf, numbersIn, picksOf, shownAs, usualAt } from './schema';
 import { sketchOf, weight, type Placed } from './sketch';
 import { layoutOf, layouts } from './themes';
@@ -92,7 +92,8 @@ describe('a form', () => {
     const shown = [...first, ...Object.values(themes).flat()];
     expect(shown.filter((one) => !fields.includes(one))).toEqual([]);
     const left = fields.filter((one) => !shown.includes(one));
-    expect(left.filter((one) => !['id', 'kind', 'batteries', 'controller'].includes(one))).toEqual([]);
+    const hidden = ['id', 'kind', 'batteries', 'controller', 'array', 'inverter'];
+    expect(left.filter((one) => !hidden.includes(one))).toEqual([]);
     expect(new Set(shown).size).toBe(shown.length);
   });
 
@@ -121,11 +122,42 @@ describe('a form', () => {
 });
 
 describe('parts', () => {
-  it.each(KINDS)('$name begins with all it must have', (one) => {
-    const { plan, id } = withPart(barn, one);
-    const list = plan.site[one.list] as unknown as Record<string, unknown>[];
-    const part = list.find((other) => other.id === id);
+  it.each(KINDS)('$name begins with all it must have, each number a guess', (one) => {
+    const before = one.list === 'inverter' ? small : barn;
+    expect(hindrance(before, one)).toBe('');
+    const { plan, id } = withPart(before, one);
+    const path = pathOf(one, id);
+    const part = atPlace(plan, path.split('/')) as Record<string, unknown> | undefined;
     for (const field of schemaOf(one.schema).required ?? []) expect(part?.[field], field).toBeDefined();
+    expect(Object.keys(plan.origins).some((key) => key.startsWith(`${path}/`))).toBe(true);
+    expect(kindAt(path)?.list).toBe(one.list === 'acArrays' ? 'arrays' : one.list);
+    expect(atPlace(withoutPart(plan, path), path.split('/'))).toBeUndefined();
+  });
+
+  it('come to the AC side of an inverter, and go with it; a charger in it has setpoints as long as it is there', () => {
+    const added = withPart(small, kind('inverter')).plan;
+    expect(hindrance(small, kind('acArrays'))).toContain('here is none');
+    expect(hindrance(added, kind('acSources'))).toContain('transfer switch');
+    const array = withPart(added, kind('acArrays')).plan;
+    expect(array.site.acArrays).toHaveLength(1);
+    const charger = { maximumAmperes: 30, efficiency: 0.9 };
+    const charging = inOrder(withPlace(array, ['site', 'inverter', 'charger'], charger));
+    const id = charging.site.inverter?.id;
+    expect(charging.program.charging.map((one) => one.controller)).toContain(id);
+    const gone = withoutPart(charging, 'site/inverter');
+    expect(gone.site.inverter).toBeUndefined();
+    expect(gone.site.acArrays).toEqual([]);
+    expect(gone.program.charging).toEqual(small.program.charging);
+  });
+
+  it('batteries side by side share the capacity alike, and the last one left is the bank', () => {
+    const two = withPart(small, kind('batteries'));
+    expect(two.plan.site.battery.batteries?.map((one) => one.capacityShare)).toEqual([0.5, 0.5]);
+    const three = withPart(two.plan, kind('batteries')).plan;
+    const shares = three.site.battery.batteries?.map((one) => one.capacityShare) ?? [];
+    expect(shares).toHaveLength(3);
+    expect(shares.reduce((sum, one) => sum + one)).toBeCloseTo(1, 9);
+    expect(withoutPart(two.plan, pathOf(kind('batteries'), two.id)).site.battery.batteries).toEqual([]);
   });
 
   it('are found wherever they are named, and what needs none can do without', () => {

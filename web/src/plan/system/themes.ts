@@ -82,14 +82,22 @@ const LAYOUTS: Record<string, Layout> = {
       'Cable and fuse': ['cable'],
     },
   },
+  AcProgram: {
+    first: ['source', 'charging', 'inputLimitAmperes', 'exportsSurplus'],
+    themes: {
+      'To AC and back': ['toAcVolts', 'toBatteryVolts', 'levelDelaySeconds'],
+      Windows: ['windows'],
+    },
+  },
+  AcCoupledArray: { first: ['maximumWatts', 'efficiency'], themes: {} },
   ChargeProgram: {
     first: ['absorptionVolts', 'absorptionSeconds', 'floatVolts', 'rechargeVolts', 'rechargeDelaySeconds'],
     themes: { 'Further settings': ['details'] },
   },
 };
 
-/** Fields that no form shows: an id is not edited, batteries stand on the sketch, the controller is the part itself. */
-const HIDDEN = ['id', 'batteries', 'controller'];
+/** Fields that no form shows: an id is not edited, batteries stand on the sketch, what a setting is of is the part itself. */
+const HIDDEN = ['id', 'batteries', 'controller', 'array', 'inverter'];
 
 /** The layout of a kind with these fields, none of them forgotten; a kind that chooses among several is chosen above them. */
 export function layoutOf(schema: string, fields: string[]): Layout {

@@ -12,8 +12,8 @@ export interface Use {
   optional: boolean;
 }
 
-/** What goes along with a part without being asked: the setpoints of a charger, notes on a finding. */
-const GOES_ALONG = ['charging', 'dismissed', 'temporary'];
+/** What goes along with a part without being asked: the setpoints of a charger, how an array is coupled, notes on a finding. */
+const GOES_ALONG = ['charging', 'acArrays', 'dismissed', 'temporary'];
 
 /** All places of a plan that name a part of one of its lists, found along the published schema, which says what refers to what. */
 export function usesOf(plan: Plan, list: string, id: string): Use[] {

@@ -19,9 +19,9 @@ final class AcInputLimit implements Check {
         double through =
                 inverter.transfer().map(transfer -> transfer.maximumAmperes()).orElse(1000.0);
         return plan.site().acSources().stream()
-                .filter(source -> ac.inputLimitAmperes() > source.legWatts(inverter.acVolts()) / inverter.acVolts())
+                .filter(source -> ac.inputLimitAmperes() > source.legAmperes(inverter.acVolts()))
                 .map(source -> {
-                    double leg = source.legWatts(inverter.acVolts()) / inverter.acVolts();
+                    double leg = source.legAmperes(inverter.acVolts());
                     double proposed = Math.floor(Math.min(leg, through) * 10) / 10;
                     return finding(
                                     Hazard.OVERLOAD,

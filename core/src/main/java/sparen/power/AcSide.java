@@ -8,6 +8,7 @@ import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.result.Change;
 import sparen.result.Fact;
+import sparen.site.AcSource;
 import sparen.site.Inverter;
 import sparen.site.Inverter.DcWindow;
 
@@ -324,7 +325,7 @@ public final class AcSide {
     private double legLimit(Conditions on) {
         double switchAmperes = inverter.transfer().orElseThrow().maximumAmperes();
         double amperes = Math.min(program.inputLimitAmperes(), switchAmperes);
-        return Math.min(amperes * inverter.acVolts(), on.sourceLegWatts);
+        return Math.min(amperes * AcSource.legVolts(inverter.acVolts(), on.sourceLegs), on.sourceLegWatts);
     }
 
     private void settleSearch(Conditions on) {

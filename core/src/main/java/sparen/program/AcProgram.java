@@ -1,6 +1,7 @@
 package sparen.program;
 
 import java.util.List;
+import java.util.stream.Stream;
 import sparen.quantity.Bounds;
 import sparen.site.DailySpan;
 
@@ -56,6 +57,25 @@ public record AcProgram(
         public boolean chargesFromAc(boolean sunEnough, boolean acPresent) {
             return acPresent && (this == BOTH || this == SUN_FIRST && !sunEnough);
         }
+    }
+
+    /**
+     * One case of who feeds and who charges, outside of windows and with AC present; without it the battery feeds and only the sun charges.
+     *
+     * @param sunEnough whether the sun gives enough
+     * @param batteryAbove whether the battery is above its level
+     * @param acFeeds whether AC feeds the loads, else the battery does
+     * @param acCharges whether AC charges beside what the sun gives
+     */
+    public record Case(boolean sunEnough, boolean batteryAbove, boolean acFeeds, boolean acCharges) {}
+
+    /** All cases, the battery above its level first, in each enough sun first. */
+    public List<Case> cases() {
+        return Stream.of(true, false)
+                .flatMap(above -> Stream.of(true, false)
+                        .map(sun ->
+                                new Case(sun, above, source.takesAc(above, true), charging.chargesFromAc(sun, true))))
+                .toList();
     }
 
     /**

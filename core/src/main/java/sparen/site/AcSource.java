@@ -17,6 +17,22 @@ public sealed interface AcSource {
     /** How many legs it has. */
     int legs();
 
+    /** Two legs from this nominal voltage on (V) have it between them. */
+    double BETWEEN_LEGS_FROM = 180;
+
+    /**
+     * Voltage from a leg to neutral (V): half of the nominal one for two legs that have it between them, such as 120 V of 240 V; with one
+     * or three legs the nominal one is to neutral.
+     */
+    static double legVolts(double acVolts, int legs) {
+        return legs == 2 && acVolts >= BETWEEN_LEGS_FROM ? acVolts / 2 : acVolts;
+    }
+
+    /** What one leg can give (A). */
+    default double legAmperes(double acVolts) {
+        return legWatts(acVolts) / legVolts(acVolts, legs());
+    }
+
     /**
      * An engine generator. It runs while an output that drives it asks for it.
      *
@@ -104,7 +120,7 @@ public sealed interface AcSource {
 
         @Override
         public double legWatts(double acVolts) {
-            return breakerAmperes * acVolts;
+            return breakerAmperes * AcSource.legVolts(acVolts, legs);
         }
     }
 

@@ -20,34 +20,30 @@ final class AbsorptionTime implements Calculator {
 
     private Working work(PlanFacts plan, ChargeController controller) {
         double capacity = plan.bank().capacityAmpereHours();
-        double amperes = amperes(plan, controller);
+        double amperes = plan.absorptionAmperes(controller);
         double hours = PlanningArithmetic.absorptionHours(capacity, amperes);
-        double taken = Math.round(Math.min(MOST_HOURS, hours) * 4) / 4.0;
+        double taken = quarters(hours);
         return working(
                         "program/charging/" + controller.id() + "/absorptionSeconds",
                         "Absorption time of " + controller.name(),
                         taken,
                         "h")
                 .line(
-                        "I = min(%.0f A limit, %.0f W × %.2f / %.0f V) = %.1f A",
+                        "I = min(%.0f A limit, %.0f W × %.2f / %.1f V in absorption) = %.1f A",
                         plan.limitAmperes(controller),
                         plan.peakWatts(controller),
                         controller.efficiency(),
-                        plan.site().nominalVolts(),
+                        plan.charging(controller.id()).absorptionVolts(),
                         amperes)
-                .line("0.42 × %.0f Ah / %.1f A = %.2f h", capacity, amperes, hours)
-                .line("at most %.0f h: %.2f h (common practice)", MOST_HOURS, taken)
+                .line("0.42 × C20 %.0f Ah / %.1f A = %.2f h", capacity, amperes, hours)
+                .line("up to the next quarter, at most %.0f h: %.2f h (common practice)", MOST_HOURS, taken)
                 .enters(
                         "absorption time of " + controller.name() + " to " + Bounds.number(taken) + " h",
                         Cures.charging(controller.id(), one -> one.withAbsorptionSeconds(taken * 3600)));
     }
 
-    /** The current a controller charges with (A). */
-    static double amperes(PlanFacts plan, ChargeController controller) {
-        return PlanningArithmetic.chargeAmperes(
-                plan.peakWatts(controller),
-                controller.efficiency(),
-                plan.site().nominalVolts(),
-                plan.limitAmperes(controller));
+    /** Up to the next quarter of an hour, four hours at most (h). */
+    private static double quarters(double hours) {
+        return Math.min(MOST_HOURS, Math.ceil(hours * 4 - 1e-9) / 4);
     }
 }

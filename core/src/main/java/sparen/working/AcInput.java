@@ -1,5 +1,6 @@
 package sparen.working;
 
+import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
@@ -25,9 +26,20 @@ final class AcInput implements Calculator {
         Working working = working("program/ac/inputLimitAmperes", "AC input limit", 0, "A")
                 .line("the transfer switch: %.0f A", least);
         for (AcSource source : plan.site().acSources()) {
-            double leg = source.legWatts(inverter.acVolts()) / inverter.acVolts();
+            double leg = source.legAmperes(inverter.acVolts());
             double share = source instanceof AcSource.Feeder ? BREAKER : GENERATOR;
-            working = working.line("%s: %.1f A a leg × %.0f %% = %.1f A", source.name(), leg, share * 100, leg * share);
+            double volts = AcSource.legVolts(inverter.acVolts(), source.legs());
+            working = working.line(
+                    "%s: %.0f W a leg / %.0f V%s = %.1f A, × %.0f %% = %.1f A",
+                    source.name(),
+                    source.legWatts(inverter.acVolts()),
+                    volts,
+                    volts < inverter.acVolts()
+                            ? String.format(Locale.ROOT, " to neutral (%.0f V between the legs)", inverter.acVolts())
+                            : " to neutral",
+                    leg,
+                    share * 100,
+                    leg * share);
             least = Math.min(least, leg * share);
         }
         for (AcSource source : plan.site().acSources()) {

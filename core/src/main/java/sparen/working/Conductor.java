@@ -64,8 +64,9 @@ public record Conductor(String path, double amperes, Optional<Double> dropVolts)
     }
 
     private static Conductor of(Site site, AcSource source) {
-        double volts = site.inverter().orElseThrow().acVolts();
-        return of("site/acSources/" + source.id(), source.legWatts(volts) / volts);
+        return of(
+                "site/acSources/" + source.id(),
+                source.legAmperes(site.inverter().orElseThrow().acVolts()));
     }
 
     /** A load at the voltage of what feeds it. */

@@ -23,6 +23,7 @@ import sparen.examined.PlanFacts;
 import sparen.format.Profile;
 import sparen.gauge.Gauge;
 import sparen.gauge.Rating;
+import sparen.program.AcProgram;
 import sparen.program.ChargeDetails;
 import sparen.program.Contact;
 import sparen.program.DeviceClock;
@@ -75,7 +76,8 @@ class PlanController {
 
     /**
      * What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by
-     * device, what is used of ratings, what a charger's further settings usually begin with, by charger, and what its conductors carry.
+     * device, what is used of ratings, what a charger's further settings usually begin with, by charger, what its
+     * conductors carry, and who feeds and charges on the AC side.
      */
     record Reading(
             List<OutputReading> outputs,
@@ -85,7 +87,8 @@ class PlanController {
             List<Setting> settings,
             List<Rating> ratings,
             Map<String, ChargeDetails> usualCharging,
-            List<Conductor> conductors) {}
+            List<Conductor> conductors,
+            List<AcProgram.Case> acCases) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -170,7 +173,8 @@ class PlanController {
                 DeviceSettings.of(plan),
                 Rating.of(plan, named),
                 UsualCharging.of(plan),
-                Conductor.of(new PlanFacts(plan, named)));
+                Conductor.of(new PlanFacts(plan, named)),
+                plan.program().ac().map(AcProgram::cases).orElse(List.of()));
     }
 
     private static OutputReading read(Plan plan, Output output) {

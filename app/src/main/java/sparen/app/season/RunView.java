@@ -1,7 +1,9 @@
 package sparen.app.season;
 
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
+import sparen.result.Held;
 import sparen.result.RunResult;
 import sparen.result.Trace;
 import sparen.result.Window;
@@ -11,8 +13,9 @@ import sparen.result.Window;
  *
  * @param trace of the window
  * @param lanes for how much of each bucket each output's contact was closed (fraction), by its id
+ * @param held what was kept from charging; none for what never was
  */
-record RunView(Trace trace, Map<String, double[]> lanes) {
+record RunView(Trace trace, Map<String, double[]> lanes, List<Held> held) {
     static RunView of(RunResult result, Trace trace, Window window) {
         Map<String, double[]> lanes = new LinkedHashMap<>();
         result.outputs().forEach(output -> {
@@ -23,6 +26,6 @@ record RunView(Trace trace, Map<String, double[]> lanes) {
             }
             lanes.put(output.output(), shares);
         });
-        return new RunView(trace.rounded(), lanes);
+        return new RunView(trace.rounded(), lanes, Held.of(result.events(), result.seconds(), window));
     }
 }

@@ -1,0 +1,70 @@
+<script lang="ts">
+  import type { Plan } from '../../lib/api/api';
+  import Action from '../../lib/shell/Action.svelte';
+  import type { PlanEditor } from '../planEditor.svelte';
+  import { beginning, schemaOf } from './schema';
+  import Themes from './Themes.svelte';
+
+  /** How the AC side is set: who feeds and who charges as one picture, and what it follows from. */
+  let { editor, plan, readonly }: { editor: PlanEditor; plan: Plan; readonly: boolean } = $props();
+
+  const ac = $derived(plan.program.ac);
+  const cases = $derived(editor.reading?.acCases ?? []);
+  const of = (sunEnough: boolean, batteryAbove: boolean) =>
+    cases.find((one) => one.sunEnough === sunEnough && one.batteryAbove === batteryAbove);
+
+  function begin() {
+    const next = beginning(schemaOf('AcProgram'), plan) as Plan['program']['ac'];
+    editor.take({ ...plan, program: { ...plan.program, ac: next } } as Plan, 'the AC side is set');
+  }
+</script>
+
+<h3 class="mt-4 border-t border-rule pt-3">AC side</h3>
+{#if ac}
+  {#if cases.length > 0}
+    <table class="mt-2 w-full border-collapse text-sm">
+      <caption class="sr-only">Who feeds the loads and who charges while AC is present</caption>
+      <thead>
+        <tr class="text-left text-soft">
+          <th class="pb-1 font-normal" scope="col">with AC present</th>
+          <th class="pb-1 font-normal" scope="col">sun enough</th>
+          <th class="pb-1 font-normal" scope="col">not enough</th>
+        </tr>
+      </thead>
+      <tbody>
+        {#each [true, false] as above (above)}
+          <tr class="align-top">
+            <th class="border-t border-rule py-1.5 pr-2 text-left font-normal text-soft" scope="row"
+              >battery {above ? 'above its level' : 'below'}</th
+            >
+            {#each [true, false] as sun (sun)}
+              {@const one = of(sun, above)}
+              <td class="border-t border-l border-rule px-2 py-1.5">
+                {#if one}
+                  <strong class={one.acFeeds ? 'text-ac' : 'text-battery'}
+                    >{one.acFeeds ? 'AC' : 'battery'} feeds</strong
+                  ><br />{one.acCharges ? 'sun and AC charge' : 'only the sun charges'}
+                {/if}
+              </td>
+            {/each}
+          </tr>
+        {/each}
+      </tbody>
+    </table>
+    <p class="mb-2 text-sm text-soft">
+      Without AC the battery feeds and only the sun charges; a window by the clock stands above all this.
+    </p>
+  {/if}
+  <Themes
+    {editor}
+    {plan}
+    schema="AcProgram"
+    value={ac as unknown as Record<string, unknown>}
+    path="program/ac"
+    of="the AC side"
+    {readonly}
+  />
+{:else}
+  <p class="text-soft">Nothing is set: AC feeds whenever it is there, sun and AC charge.</p>
+  {#if !readonly}<div class="mt-2"><Action onclick={begin}>Set who feeds and who charges</Action></div>{/if}
+{/if}
