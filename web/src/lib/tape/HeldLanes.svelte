@@ -13,7 +13,7 @@
   }
   let { held, names, at }: Props = $props();
 
-  const REASONS: Record<Held['reasons'][number], string> = {
+  const REASONS: Record<Held['reasons'][number]['reason'], string> = {
     COLD: 'too cold',
     HEAT: 'too hot',
     OVER_VOLTAGE: 'over-voltage',
@@ -38,7 +38,7 @@
           >{/if}</span
       >
       <span class="pr-3 tabular-nums"
-        >{one.reasons.map((reason) => REASONS[reason]).join(', ')}; {long(one)} in the run</span
+        >{one.reasons.map((hold) => REASONS[hold.reason]).join(', ')}; {long(one)} in the run</span
       >
     </p>
     <svg class="block h-4 w-full" aria-hidden="true">

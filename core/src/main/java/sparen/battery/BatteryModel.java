@@ -67,6 +67,18 @@ public record BatteryModel(
                         Chemistries.of(bank.chemistry()), bank.cellsInSeries(), ampereHours, bank.capacityHours(), all);
     }
 
+    /**
+     * The capacity of a new bank over a discharge of so many hours (Ah), from what it states over its own, by the kinetic model of its
+     * chemistry; a bank by its own table has the same at any.
+     */
+    public static double ampereHours(BatteryBank bank, double hours) {
+        if (bank.chemistry() == Chemistry.USER_TABLE) {
+            return bank.capacityAmpereHours();
+        }
+        KineticWells wells = Chemistries.of(bank.chemistry()).wells();
+        return bank.capacityAmpereHours() * wells.capacityShare(hours) / wells.capacityShare(bank.capacityHours());
+    }
+
     /** A battery of constant resistance: open-circuit curve, ohmic part and RC pairs, and nothing else. */
     public static BatteryModel plain(
             double capacityCoulombs,

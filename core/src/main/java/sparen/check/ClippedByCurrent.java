@@ -14,14 +14,20 @@ final class ClippedByCurrent implements Check {
     public Stream<Finding> look(PlanFacts plan) {
         return plan.site().controllers().stream().filter(one -> !one.pulses()).flatMap(controller -> {
             double could = plan.peakWatts(controller) * SELDOM_MORE * controller.efficiency();
-            double charging = (plan.site().nominalVolts() + plan.highestRegulation()) / 2;
-            double needs = could / charging;
+            double lower = plan.charging(controller.id()).rechargeVolts();
+            double upper = plan.charging(controller.id()).absorptionVolts();
             double limit = plan.limitAmperes(controller);
-            if (limit >= needs) {
+            if (limit >= could / ((lower + upper) / 2)) {
                 return Stream.empty();
             }
             boolean bySetting = limit < controller.maximumAmperes();
-            double borne = plan.chargeAmperesBorne();
+            // What the setting may be: it is no bound of its own.
+            double most = Math.floor(Math.min(
+                    Math.min(
+                            plan.chargeAmperesBorne(),
+                            controller.cable().mostAmperes().orElse(Double.POSITIVE_INFINITY)),
+                    controller.maximumAmperes()));
+            double wanted = Math.min(Math.ceil(could / lower), most);
             Finding finding = finding(
                             Hazard.WASTE,
                             Severity.CAUTION,
@@ -30,18 +36,22 @@ final class ClippedByCurrent implements Check {
                                     + (bySetting ? "" : " Its hardware cannot give more."))
                     .about("program/charging/" + controller.id() + "/details/maximumAmperes")
                     .number("limit", limit, "A")
-                    .number("would not clip", needs, "A")
-                    .number("array, usual best", could, "W");
+                    .number("array, usual best", could, "W")
+                    .number("that is at " + Bounds.number(upper) + " V", could / upper, "A")
+                    .number("and at " + Bounds.number(lower) + " V, where charging begins", could / lower, "A");
+            if (wanted < could / lower) {
+                finding = finding.number(
+                        "clipped at " + Bounds.number(lower) + " V even with " + Bounds.number(wanted) + " A",
+                        could - wanted * lower,
+                        "W");
+            }
             return Stream.of(
-                    bySetting && controller.maximumAmperes() <= borne
+                    bySetting && wanted > limit
                             ? finding.cure(
-                                    "current setting to "
-                                            + Bounds.number(Math.min(Math.ceil(needs), controller.maximumAmperes()))
-                                            + " A",
+                                    "current setting to " + Bounds.number(wanted) + " A",
                                     Cures.details(
                                             controller.id(),
-                                            details -> details.withMaximumAmperes(Optional.of(
-                                                    Math.min(Math.ceil(needs), controller.maximumAmperes())))))
+                                            details -> details.withMaximumAmperes(Optional.of(wanted))))
                             : finding);
         });
     }

@@ -1,10 +1,14 @@
 package sparen.check;
 
+import java.util.ArrayList;
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.ChargeDetails;
+import sparen.program.Output;
 import sparen.program.rule.ChargeInhibit;
+import sparen.program.rule.FollowsOutput;
 
 /** Lithium must not be charged below 0 °C; charging stops some degrees above, so that a failed heater leaves time. */
 final class ColdCharge implements Check {
@@ -21,14 +25,14 @@ final class ColdCharge implements Check {
                 && plan.bank().batteries().stream().allMatch(battery -> battery.bms()
                         .map(bms -> bms.chargeColdCelsius() >= 0)
                         .orElse(false));
+        List<Output> inhibiting = inhibiting(plan);
         return plan.program().charging().stream()
                 .filter(one -> one.details()
                         .flatMap(ChargeDetails::temperatureLimits)
                         .map(limits -> limits.coldCelsius() < 0)
                         .orElse(true))
-                .filter(one -> plan.rules()
-                        .noneMatch(placed -> placed.rule() instanceof ChargeInhibit
-                                && placed.output().loads().contains(one.controller())))
+                .filter(one ->
+                        inhibiting.stream().noneMatch(output -> output.loads().contains(one.controller())))
                 .map(one -> finding(
                                 Hazard.COLD_OR_HOT_CHARGE,
                                 byBms ? Severity.CAUTION : Severity.DANGER,
@@ -46,5 +50,25 @@ final class ColdCharge implements Check {
                                         details -> details.withTemperatureLimits(
                                                 Optional.of(new ChargeDetails.TemperatureLimits(
                                                         PROPOSED_COLD, PROPOSED_HOT, 2))))));
+    }
+
+    /** Outputs that open when charging has to stop: by a rule of their own, or following one that does, to the end of the chain. */
+    private static List<Output> inhibiting(PlanFacts plan) {
+        List<Output> found = new ArrayList<>(plan.rules()
+                .filter(placed -> placed.rule() instanceof ChargeInhibit)
+                .map(PlanFacts.LevelOfOutput::output)
+                .toList());
+        for (int i = 0; i < found.size(); i++) {
+            String followed = found.get(i).id();
+            plan.rules()
+                    .filter(placed -> placed.rule() instanceof FollowsOutput follows
+                            && !follows.inverted()
+                            && follows.output().equals(followed))
+                    .map(PlanFacts.LevelOfOutput::output)
+                    .filter(output -> !found.contains(output))
+                    .toList()
+                    .forEach(found::add);
+        }
+        return found;
     }
 }

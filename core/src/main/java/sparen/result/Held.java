@@ -1,7 +1,7 @@
 package sparen.result;
 
 import java.util.ArrayList;
-import java.util.EnumSet;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -11,11 +11,18 @@ import java.util.Set;
  * How long, and by what, a charger or a battery was kept from charging.
  *
  * @param subject id of the charger or battery
- * @param reasons why, in the order they first came
+ * @param reasons why, in the order they first came, and how long each held
  * @param seconds of the whole run in which any of them held (s)
  * @param shares of each bucket of a window in which any of them held (fraction)
  */
-public record Held(String subject, List<Reason> reasons, double seconds, double[] shares) {
+public record Held(String subject, List<Hold> reasons, double seconds, double[] shares) {
+    /**
+     * How long one reason held.
+     *
+     * @param seconds of the whole run (s)
+     */
+    public record Hold(Reason reason, double seconds) {}
+
     /** What keeps from charging. */
     public enum Reason {
         COLD(
@@ -41,8 +48,8 @@ public record Held(String subject, List<Reason> reasons, double seconds, double[
 
     /** From when one subject is held by some reasons, and how long it was altogether. */
     private static final class Course {
-        private final Set<Reason> now = EnumSet.noneOf(Reason.class);
-        private final List<Reason> reasons = new ArrayList<>();
+        private final Map<Reason, Double> now = new EnumMap<>(Reason.class);
+        private final Map<Reason, Double> seconds = new LinkedHashMap<>();
         private final List<double[]> spans = new ArrayList<>();
         private double heldSince;
 
@@ -50,12 +57,10 @@ public record Held(String subject, List<Reason> reasons, double seconds, double[
             boolean was = !now.isEmpty();
             for (Reason reason : Reason.values()) {
                 if (reason.begins.stream().anyMatch(event::has)) {
-                    now.add(reason);
-                    if (!reasons.contains(reason)) {
-                        reasons.add(reason);
-                    }
+                    now.putIfAbsent(reason, event.seconds());
+                    seconds.putIfAbsent(reason, 0.0);
                 } else if (reason.ends.stream().anyMatch(event::has)) {
-                    now.remove(reason);
+                    over(reason, event.seconds());
                 }
             }
             if (!was && !now.isEmpty()) {
@@ -65,10 +70,18 @@ public record Held(String subject, List<Reason> reasons, double seconds, double[
             }
         }
 
-        void end(double seconds) {
-            if (!now.isEmpty()) {
-                spans.add(new double[] {heldSince, seconds});
+        private void over(Reason reason, double at) {
+            Double since = now.remove(reason);
+            if (since != null) {
+                seconds.merge(reason, at - since, Double::sum);
             }
+        }
+
+        void end(double at) {
+            if (!now.isEmpty()) {
+                spans.add(new double[] {heldSince, at});
+            }
+            List.copyOf(now.keySet()).forEach(reason -> over(reason, at));
         }
     }
 
@@ -83,7 +96,9 @@ public record Held(String subject, List<Reason> reasons, double seconds, double[
             if (!course.spans.isEmpty()) {
                 held.add(new Held(
                         subject,
-                        List.copyOf(course.reasons),
+                        course.seconds.entrySet().stream()
+                                .map(one -> new Hold(one.getKey(), one.getValue()))
+                                .toList(),
                         course.spans.stream()
                                 .mapToDouble(span -> span[1] - span[0])
                                 .sum(),

@@ -30,12 +30,18 @@ final class ChargeCurrentCeiling implements Calculator {
                             share)
                     .line("its hardware: %.0f A", controller.maximumAmperes());
             working = wire == Double.POSITIVE_INFINITY ? working : working.line("its conductor and fuse: %.0f A", wire);
-            double needs = AbsorptionTime.amperes(plan, controller);
-            return working.line("its arrays give %.1f A at most", needs)
-                    .enters(
-                            "current setting of " + controller.name() + " to " + Bounds.number(ceiling) + " A",
-                            Cures.details(
-                                    controller.id(), details -> details.withMaximumAmperes(Optional.of(ceiling))));
+            double watts = plan.peakWatts(controller) * controller.efficiency();
+            double lower = plan.charging(controller.id()).rechargeVolts();
+            double upper = plan.charging(controller.id()).absorptionVolts();
+            working = working.line(
+                    "its arrays give %.0f W: %.2f A at %.1f V, %.2f A at %.1f V where charging begins",
+                    watts, watts / upper, upper, watts / lower, lower);
+            working = watts / lower <= ceiling
+                    ? working
+                    : working.line("clipped at %.1f V: %.0f W", lower, watts - ceiling * lower);
+            return working.enters(
+                    "current setting of " + controller.name() + " to " + Bounds.number(ceiling) + " A",
+                    Cures.details(controller.id(), details -> details.withMaximumAmperes(Optional.of(ceiling))));
         });
     }
 }

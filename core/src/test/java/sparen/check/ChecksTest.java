@@ -41,7 +41,9 @@ import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.TemporaryValue;
 import sparen.program.TestForce;
+import sparen.program.rule.ChargeInhibit;
 import sparen.program.rule.ClockSchedule;
+import sparen.program.rule.FollowsOutput;
 import sparen.program.rule.GeneratorStart;
 import sparen.program.rule.HardCutOff;
 import sparen.program.rule.LowBatterySignal;
@@ -430,6 +432,25 @@ public class ChecksTest {
             },
             {"FactoryPassword", site(PLAN, "radios", List.of(new Radio("bridge", "bridge", true))), Severity.CAUTION},
             {"SupportsNothing", inFrontOf("radio"), Severity.NOTE},
+            {"DrivesNothing", output(PLAN, "start", one -> one.withLoads(List.of())), Severity.NOTE},
+            {
+                "OverVoltageTooHigh",
+                details(LITHIUM, "mppt", "overVoltage", new ChargeDetails.OverVoltage(29.2, 28.5)),
+                Severity.CAUTION
+            },
+            {
+                "EqualizationAboveCeiling",
+                details(
+                        details(
+                                PLAN,
+                                "mppt",
+                                "compensation",
+                                new ChargeDetails.Compensation(-0.005, 30, 26, false, Optional.empty())),
+                        "mppt",
+                        "equalization",
+                        new ChargeDetails.Equalization(31, 7200, 30, 14_400)),
+                Severity.CAUTION
+            },
             {"CriticalLoadUnprotected", withoutProtection(), Severity.DANGER},
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
@@ -592,6 +613,103 @@ public class ChecksTest {
         List<String> untried = new ArrayList<>(Checks.names());
         untried.removeAll(tried);
         assertEquals(untried, List.of());
+    }
+
+    /** What follows a charge inhibit inhibits too, to the end of the chain; what follows its opposite does not. */
+    @Test
+    public void aChainOfRelaysGuardsAgainstColdCharge() {
+        Plan bare = charging(LITHIUM, "mppt", one -> one.withDetails(Optional.empty()));
+        assertTrue(names(bare).contains("ColdCharge"));
+        for (boolean inverted : new boolean[] {false, true}) {
+            Plan chained = output(bare, "fan", one -> one.withLoads(List.of())
+                    .withMode(Mode.BY_RULE)
+                    .withAutomatic(Optional.of(new ChargeInhibit(4, 45, 2, "terminals", 28.8, 27.5, 10))));
+            chained = follows(chained, "kitchen", "fan", inverted, List.of());
+            chained = follows(chained, "warning", "kitchen", false, List.of("mppt"));
+            assertEquals(names(chained).contains("ColdCharge"), inverted, "inverted " + inverted);
+        }
+    }
+
+    private static Plan follows(Plan plan, String id, String other, boolean inverted, List<String> loads) {
+        return output(plan, id, one -> one.withLoads(loads)
+                .withProtection(Optional.empty())
+                .withAutomatic(Optional.of(new FollowsOutput(other, inverted, 0, 0)))
+                .withMode(Mode.BY_RULE));
+    }
+
+    private static List<String> names(Plan plan) {
+        return find(plan).stream().map(Finding::check).toList();
+    }
+
+    /** In a line that only the sun feeds a one-way switch does its work; with a load on the same line it does not. */
+    @Test
+    public void aOneWaySwitchIsNoDangerWhereOnlyTheSunFeeds() {
+        Plan solar = output(
+                contact("kitchen", Contact.Kind.SOLID_STATE_ONE_WAY, null, null),
+                "kitchen",
+                one -> one.withLoads(List.of("mppt")).withSide(Optional.of(Output.Side.BATTERY)));
+        assertFalse(names(solar).contains("OneWaySwitch"));
+        Plan both = output(solar, "kitchen", one -> one.withLoads(List.of("mppt", "kitchen")));
+        assertTrue(names(both).contains("OneWaySwitch"));
+    }
+
+    /** A generator of 6 kW at 240 V between two legs gives 3000 W / 120 V = 25 A on each: 24 A are within it, 26 A are not. */
+    @Test
+    public void twoLegsHaveHalfTheVoltageToNeutral() {
+        Plan split = site(
+                inverter("acVolts", 240.0),
+                "acSources",
+                List.of(Fields.with(Fields.with(PLAN.site().acSources().get(0), "legs", 2), "ratedWatts", 6000.0)));
+        assertFalse(names(limited(split, 24)).contains("AcInputLimit"));
+        Finding finding = find(limited(split, 26)).stream()
+                .filter(one -> one.check().equals("AcInputLimit"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(finding.compared().get(1).value(), 25.0, 1e-9);
+    }
+
+    private static Plan limited(Plan plan, double amperes) {
+        return plan.withProgram(
+                plan.program().withAc(plan.program().ac().map(ac -> ac.withInputLimitAmperes(amperes))));
+    }
+
+    /** Three hundredths more than the battery has are told, two are not; more than a tenth is grave. */
+    @Test
+    public void aMonitorThatCountsALittleWrongIsTold() {
+        assertFalse(names(counting(408)).contains("MonitorCapacity"));
+        assertTrue(find(counting(412)).stream()
+                .anyMatch(one -> one.check().equals("MonitorCapacity") && one.severity() == Severity.NOTE));
+    }
+
+    private static Plan counting(double ampereHours) {
+        return Cures.monitor("monitor", one -> one.withConfiguredAmpereHours(ampereHours))
+                .apply(PLAN);
+    }
+
+    /**
+     * 1400 W less 5 %, of that 85 % at best, × 0.97 are 1096.6 W: 38.08 A in absorption at 28.8 V, 43.86 A at 25 V where charging begins.
+     * The cure takes the lower voltage, a whole ampere up: 44 A.
+     */
+    @Test
+    public void aCurrentSettingIsProposedForTheLowerVoltage() {
+        Plan plan = details(PLAN, "mppt", "maximumAmperes", 35.0);
+        Finding finding = find(plan).stream()
+                .filter(one -> one.check().equals("ClippedByCurrent"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(finding.compared().get(2).value(), 38.08, 0.01);
+        assertEquals(finding.compared().get(3).value(), 43.86, 0.01);
+        Plan cured = finding.cures().get(0).change().apply(plan);
+        assertEquals(
+                cured.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes), Optional.of(44.0));
+        assertFalse(names(cured).contains("ClippedByCurrent"));
+    }
+
+    /** A tail current is no leave for half an hour of absorption where four are needed. */
+    @Test
+    public void farTooShortAnAbsorptionIsToldWithATailCurrentToo() {
+        Plan byTail = charging(PLAN, "mppt", one -> one.withAbsorptionSeconds(1800));
+        assertTrue(names(byTail).contains("AbsorptionTooShort"));
     }
 
     /** Lithium may have float and absorption the same. */

@@ -25,7 +25,8 @@ public class HeldTest {
         List<Held> held = Held.of(events, 1000, new Window(0, 1000, 4));
         assertEquals(held.size(), 2);
         Held roof = held.get(0);
-        assertEquals(roof.reasons(), List.of(Held.Reason.COLD, Held.Reason.ENABLE));
+        assertEquals(
+                roof.reasons(), List.of(new Held.Hold(Held.Reason.COLD, 300), new Held.Hold(Held.Reason.ENABLE, 200)));
         assertEquals(roof.seconds(), 400, 1e-9);
         assertEquals(roof.shares(), new double[] {0.6, 1, 0, 0}, 1e-9);
         assertEquals(held.get(1).seconds(), 100, 1e-9);

@@ -42,10 +42,10 @@ public class WorkingsTest {
     @DataProvider
     public Object[][] sums() {
         double arrayWatts = 1400 * 0.95;
-        double amperes = Math.min(55, arrayWatts * 0.97 / 24);
+        double amperes = Math.min(55, arrayWatts * 0.97 / 28.8);
         return new Object[][] {
-            // 0.42 × 400 Ah / 53.8 A = 3.1 h, to a quarter.
-            {"AbsorptionTime", Math.round(0.42 * 400 / amperes * 4) / 4.0, "h"},
+            // 0.42 × 400 Ah / 44.8 A = 3.7505 h, up to the next quarter: 4 h.
+            {"AbsorptionTime", Math.ceil(0.42 * 400 / amperes * 4) / 4, "h"},
             {"EqualizationTime", 1.25, "h"},
             // Flooded: a fifth of the capacity is 80 A; the hardware gives 60 A.
             {"ChargeCurrentCeiling", 60.0, "A"},

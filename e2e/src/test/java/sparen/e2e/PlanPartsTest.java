@@ -237,6 +237,43 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(page.locator("header")).containsText(": saved");
     }
 
+    /** A site without an inverter gets one with charger, transfer switch, a feeder, and who feeds and who charges; all of it is saved. */
+    @Test
+    public void theAcSideIsMadeOnScreen() {
+        Page page = at("/site/hallgrund/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        Locator kinds = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"));
+        button(page, "Add a part").click();
+        assertThat(kinds).containsText("Feeder: it comes to an inverter with a transfer switch, and here is none");
+        kinds.getByText("Inverter", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(sheet.getByLabel("continuous power of Inverter 1").first()).hasText("2000 W");
+        theme(sheet, "Charger and transfer");
+        sheet.getByLabel("Set charger of Inverter 1").click();
+        sheet.getByLabel("Set transfer of Inverter 1").click();
+        button(page, "Set who feeds and who charges").click();
+        Locator cases = sheet.getByRole(AriaRole.TABLE);
+        assertThat(cases.getByText("sun and AC charge")).hasCount(4);
+        assertThat(cases.getByText("AC feeds")).hasCount(4);
+        sheet.getByLabel("who charges of the AC side").selectOption("SUN_FIRST");
+        assertThat(cases.getByText("sun and AC charge")).hasCount(2);
+        sheet.getByLabel("who feeds the loads of the AC side").selectOption("BATTERY_FIRST");
+        assertThat(cases.getByText("battery feeds")).hasCount(2);
+        assertAccessible(page);
+        button(page, "Add a part").click();
+        kinds.getByText("Feeder", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(sheet.getByRole(AriaRole.HEADING).first()).hasText("Feeder 1");
+        page.keyboard().press("Escape");
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText(": saved");
+        page.reload();
+        assertThat(button(page, "Feeder 1,")).isVisible();
+        button(page, "Inverter 1,").press("Enter");
+        button(page, "Remove").press("Enter");
+        assertThat(button(page, "Feeder 1,")).hasCount(0);
+        button(page, "Save revision").press("Enter");
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
     /** What names a part that goes is asked to name another; what can do without names nothing; so the plan can be saved. */
     @Test
     public void aPartThatIsNamedElsewhereGoesInOrder() {
