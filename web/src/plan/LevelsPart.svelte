@@ -134,8 +134,8 @@
             <th class="py-1 pr-3 font-normal">level</th>
             <th class="py-1 pr-3 font-normal">set to</th>
             {#if unit === 'V'}
-              <th class="py-1 pr-3 text-right font-normal">a cell</th>
-              <th class="py-1 pr-3 text-right font-normal">as 12 V</th>
+              <th class="py-1 pr-3 text-right font-normal max-[479px]:hidden">a cell</th>
+              <th class="py-1 pr-3 text-right font-normal max-[479px]:hidden">as 12 V</th>
               <th class="py-1 text-right font-normal">±</th>
             {/if}
           </tr>
@@ -162,8 +162,8 @@
                   >{/if}
               </td>
               {#if unit === 'V'}
-                <td class="number py-1 pr-3 text-right">{cell(peg.value)}</td>
-                <td class="number py-1 pr-3 text-right">{of12(peg.value)}</td>
+                <td class="number py-1 pr-3 text-right max-[479px]:hidden">{cell(peg.value)}</td>
+                <td class="number py-1 pr-3 text-right max-[479px]:hidden">{of12(peg.value)}</td>
                 <td class="number py-1 text-right">{fixed(peg.tolerance, 2)}</td>
               {/if}
             </tr>

@@ -27,6 +27,7 @@
   let arrayWatts = $state(1000);
   let inverter = $state(true);
   let generator = $state(false);
+  let feeder = $state(false);
   let surplusLoad = $state(false);
   let busy = $state('');
   let problem = $state<Problem>();
@@ -49,6 +50,7 @@
       arrayWatts,
       inverter,
       generator: inverter && generator,
+      feeder: inverter && feeder,
       surplusLoad,
     };
     const answer = await outcome(api.POST('/api/sites', { body: { start } }));
@@ -157,6 +159,10 @@
       <legend class="mb-1 font-bold">What else is there</legend>
       <label class="flex min-h-11 items-center gap-3"
         ><input type="checkbox" class="h-5 w-5" bind:checked={inverter} />an inverter with a charger</label
+      >
+      <label class="flex min-h-11 items-center gap-3 {inverter ? '' : 'text-soft'}"
+        ><input type="checkbox" class="h-5 w-5" bind:checked={feeder} disabled={!inverter} />a feeder from a
+        grid or a shore that comes to it</label
       >
       <label class="flex min-h-11 items-center gap-3 {inverter ? '' : 'text-soft'}"
         ><input type="checkbox" class="h-5 w-5" bind:checked={generator} disabled={!inverter} />a generator

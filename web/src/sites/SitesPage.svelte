@@ -97,6 +97,17 @@
   }
 
   onMount(load);
+
+  /** What is ahead of a site is worked out while nobody waits: where it is still missing it is asked for again, ever more seldom. */
+  const FIRST_WAIT = 3000;
+  const MOST_ASKED = 7;
+  let asked = 0;
+  $effect(() => {
+    const isMissing = (sites ?? []).some((site) => site.plan && site.state === 'ACTIVE' && !site.ahead);
+    if (!isMissing || asked >= MOST_ASKED) return;
+    const timer = setTimeout(load, FIRST_WAIT * 1.6 ** asked++);
+    return () => clearTimeout(timer);
+  });
 </script>
 
 <svelte:window onkeydown={slash} />

@@ -85,23 +85,24 @@
     {#each places as one (one.key)}
       <a
         href="#{one.address}"
-        class="flex min-h-11 items-center px-2.5 md:px-4 {place === one.key
+        class="flex min-h-11 items-center px-2.5 max-[374px]:px-1.5 md:px-4 {place === one.key
           ? 'bg-paper font-bold max-md:border-b-4 max-md:border-ink md:border-l-4 md:border-ink md:pl-3'
           : ''}"
         aria-current={place === one.key ? 'page' : undefined}>{one.name}</a
       >
     {/each}
     <div
-      class="ml-auto flex items-center px-1 md:gap-1 md:px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3"
+      class="ml-auto flex items-center px-1 max-[374px]:px-0 md:gap-1 md:px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3"
     >
-      <button class="min-h-11 px-2 text-left text-sm" onclick={() => theme.toggle()}>
+      <button class="min-h-11 px-2 text-left text-sm max-[374px]:px-1" onclick={() => theme.toggle()}>
         {theme.dark ? 'Light' : 'Dark'}<span class="max-md:sr-only">&nbsp;ground</span>
       </button>
       <button class="hidden min-h-11 px-2 text-left text-sm md:block" onclick={() => (helping = true)}>
         Shortcuts
       </button>
-      <button class="min-h-11 px-2 text-left text-sm whitespace-nowrap" onclick={() => session.signOut()}
-        >Sign out</button
+      <button
+        class="min-h-11 px-2 text-left text-sm whitespace-nowrap max-[374px]:px-1"
+        onclick={() => session.signOut()}>Sign out</button
       >
       <p class="hidden px-2 text-sm text-soft md:block">
         {session.person?.fullName}{session.mayChange ? '' : ', observer'}

@@ -38,10 +38,10 @@ export const KINDS: Kind[] = [
 
 /** Why a kind cannot be added to a site as it is; empty where it can. */
 export function hindrance({ site }: Plan, kind: Kind): string {
-  if (kind.list === 'inverter' && site.inverter) return 'there is one: change it on the sketch';
-  if (kind.list === 'acArrays' && !site.inverter) return 'it comes to an inverter, and here is none';
+  if (kind.list === 'inverter' && site.inverter) return 'only one, which is there: choose it on the sketch';
+  if (kind.list === 'acArrays' && !site.inverter) return 'only with an inverter';
   if (kind.list === 'acSources' && !site.inverter?.transfer)
-    return 'it comes to an inverter with a transfer switch, and here is none';
+    return 'only with an inverter that has a transfer switch';
   return '';
 }
 

@@ -130,7 +130,9 @@ export function inWords(raw: Schema, field: string, value: unknown): string {
   }
   if (typeof value === 'boolean') return value ? labelOf(raw, field) : '';
   if (schema.enum && typeof value === 'string') return choiceOf(value);
-  if (Array.isArray(value) || typeof value !== 'object' || value === null) return '';
+  if (Array.isArray(value))
+    return value.length > 0 && typeof value[0] === 'object' ? `${value.length} set` : '';
+  if (typeof value !== 'object' || value === null) return '';
   const inner = schema.oneOf ? chosen(schema, value) : schema;
   return Object.entries(value)
     .map(([key, one]) => inWords(inner.properties?.[key] ?? {}, key, one))

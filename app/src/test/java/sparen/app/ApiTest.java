@@ -222,7 +222,7 @@ public class ApiTest extends OverHttp {
             """
             {"start": {"name": "%s", "location": {"latitudeDegrees": 61, "longitudeDegrees": 9, "elevationMetres": 0,
               "timeZone": "Europe/Oslo"}, "nominalVolts": 24, "chemistry": "GEL", "capacityAmpereHours": %s,
-              "arrayWatts": 900, "inverter": true, "generator": false, "surplusLoad": true}}
+              "arrayWatts": 900, "inverter": true, "generator": false, "feeder": false, "surplusLoad": true}}
             """;
 
     private JsonNode site(Browser who, String id) throws Exception {

@@ -40,6 +40,7 @@ import sparen.site.Site;
  * @param arrayWatts at standard test conditions (W), 10 to 1,000,000
  * @param inverter whether there is an inverter with a charger
  * @param generator whether a generator can charge through it
+ * @param feeder whether a feeder from a grid comes to it
  * @param surplusLoad whether there is a load that takes surplus
  */
 public record StartingPoint(
@@ -51,6 +52,7 @@ public record StartingPoint(
         double arrayWatts,
         boolean inverter,
         boolean generator,
+        boolean feeder,
         boolean surplusLoad) {
     private static final List<Double> VOLTAGES = List.of(12.0, 24.0, 36.0, 48.0);
 
@@ -69,6 +71,9 @@ public record StartingPoint(
         }
         if (generator && !inverter) {
             throw new InvalidQuantity("generator", "it charges through an inverter; there is none");
+        }
+        if (feeder && !inverter) {
+            throw new InvalidQuantity("feeder", "it comes to an inverter; there is none");
         }
     }
 
@@ -103,8 +108,7 @@ public record StartingPoint(
             charging.add(charging("inverter"));
         }
         Optional<AcProgram> ac = inverter
-                ? Optional.of(AcProgram.PLAIN.withInputLimitAmperes(
-                        generator ? Math.floor(StartingSite.generatorWatts(this) / 230 * 0.9) : 12.0))
+                ? Optional.of(AcProgram.PLAIN.withInputLimitAmperes(StartingSite.inputAmperes(this)))
                 : Optional.empty();
         return new Plan(site, new Program(charging, outputs, ac), origins(site, outputs));
     }

@@ -28,6 +28,8 @@ import sparen.site.SolarArrayBuilder;
 
 /** What stands at a new site, by the little that is known of it: usual parts in usual sizes, common practice, no source. */
 final class StartingSite {
+    private static final double FEEDER_AMPERES = 16;
+
     /** A monitor calls the battery full a little before the charger ends absorption at 2 % (share of capacity an hour); common practice. */
     private static final double FULL_TAIL = 0.025;
 
@@ -44,6 +46,14 @@ final class StartingSite {
     /** What its generator gives (W). */
     static double generatorWatts(StartingPoint known) {
         return Math.max(2000, Math.round(new StartingSite(known).inverterWatts() * 1.2 / 500) * 500.0);
+    }
+
+    /** The most to take from what is there (A): 80 % of a breaker, 90 % of a generator, the weaker counts; common practice, no source. */
+    static double inputAmperes(StartingPoint known) {
+        double feeder = known.feeder() ? Math.floor(FEEDER_AMPERES * 0.8) : Double.POSITIVE_INFINITY;
+        double generator = known.generator() ? Math.floor(generatorWatts(known) / 230 * 0.9) : Double.POSITIVE_INFINITY;
+        double weaker = Math.min(feeder, generator);
+        return weaker == Double.POSITIVE_INFINITY ? 12 : weaker;
     }
 
     private Site site() {
@@ -68,7 +78,7 @@ final class StartingSite {
                         new SensePoint("bus", "main bus", SensePoint.Place.BUS, 0)))
                 .monitors(List.of(monitor()))
                 .inverter(known.inverter() ? Optional.of(inverter()) : Optional.empty())
-                .acSources(known.generator() ? List.of(generator()) : List.of())
+                .acSources(sources())
                 .build();
     }
 
@@ -203,6 +213,18 @@ final class StartingSite {
                         new Inverter.Charger(Math.max(1, Math.floor(known.capacityAmpereHours() * 0.1)), 0.9)))
                 .transfer(Optional.of(new Inverter.Transfer(50, 12, true)))
                 .build();
+    }
+
+    /** The feeder first: what is there first is taken. */
+    private List<AcSource> sources() {
+        List<AcSource> sources = new ArrayList<>();
+        if (known.feeder()) {
+            sources.add(new AcSource.Feeder("feeder", "Feeder", FEEDER_AMPERES, 1, 12, 7200, 0, List.of()));
+        }
+        if (known.generator()) {
+            sources.add(generator());
+        }
+        return sources;
     }
 
     private AcSource.Generator generator() {

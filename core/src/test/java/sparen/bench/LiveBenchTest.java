@@ -149,6 +149,7 @@ public class LiveBenchTest {
                         400,
                         false,
                         false,
+                        false,
                         false)
                 .plan();
         Turn cold = new Turn(700, "air_celsius", -5, 0);

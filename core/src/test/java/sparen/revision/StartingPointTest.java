@@ -30,11 +30,21 @@ public class StartingPointTest {
         for (Chemistry chemistry : List.of(
                 Chemistry.FLOODED, Chemistry.AGM, Chemistry.GEL, Chemistry.LITHIUM_IRON_PHOSPHATE, Chemistry.NMC)) {
             for (double volts : new double[] {12, 24, 36, 48}) {
-                for (int what = 0; what < 8; what++) {
+                for (int what = 0; what < 16; what++) {
                     boolean inverter = (what & 1) > 0;
                     boolean generator = inverter && (what & 2) > 0;
+                    boolean feeder = inverter && (what & 8) > 0;
                     StartingPoint start = new StartingPoint(
-                            "new", PLACE, volts, chemistry, 300, 45 * volts, inverter, generator, (what & 4) > 0);
+                            "new",
+                            PLACE,
+                            volts,
+                            chemistry,
+                            300,
+                            45 * volts,
+                            inverter,
+                            generator,
+                            feeder,
+                            (what & 4) > 0);
                     Plan plan = start.plan();
                     assertEquals(
                             Checks.of(plan, Map.of()).stream()
@@ -50,7 +60,8 @@ public class StartingPointTest {
 
     @Test
     public void itRunsAFortnightAndProtectsTheBattery() {
-        Plan plan = new StartingPoint("new", PLACE, 24, Chemistry.LITHIUM_IRON_PHOSPHATE, 200, 400, true, false, true)
+        Plan plan = new StartingPoint(
+                        "new", PLACE, 24, Chemistry.LITHIUM_IRON_PHOSPHATE, 200, 400, true, false, false, true)
                 .plan();
         double fortnight = 14 * 86_400;
         Scenario mild = new Scenario(
@@ -74,13 +85,15 @@ public class StartingPointTest {
         assertEquals(
                 expectThrows(
                                 InvalidQuantity.class,
-                                () -> new StartingPoint("x", PLACE, 13, Chemistry.GEL, 100, 100, false, false, false))
+                                () -> new StartingPoint(
+                                        "x", PLACE, 13, Chemistry.GEL, 100, 100, false, false, false, false))
                         .field(),
                 "nominalVolts");
         assertEquals(
                 expectThrows(
                                 InvalidQuantity.class,
-                                () -> new StartingPoint("x", PLACE, 12, Chemistry.GEL, 100, 100, false, true, false))
+                                () -> new StartingPoint(
+                                        "x", PLACE, 12, Chemistry.GEL, 100, 100, false, true, false, false))
                         .field(),
                 "generator");
     }

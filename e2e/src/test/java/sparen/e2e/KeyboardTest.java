@@ -117,6 +117,23 @@ public class KeyboardTest extends BrowserTest {
         assertThat(level).hasAttribute("aria-valuetext", before);
     }
 
+    /** A number that is typed lies over the one that stood there: nothing beside it moves. */
+    @Test
+    public void typingANumberMovesNothingBesideIt() {
+        Page page = at(PLAN, "liv");
+        Locator chips = page.locator("[role=spinbutton]");
+        BoundingBox before = chips.nth(1).boundingBox();
+        chips.first().focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("12.3456789");
+        assertThat(page.locator("input:focus")).hasValue("12.3456789");
+        BoundingBox beside = chips.nth(1).boundingBox();
+        assertEquals(beside.x, before.x, 0.5);
+        assertEquals(beside.y, before.y, 0.5);
+        page.keyboard().press("Escape");
+        assertThat(chips.first()).isFocused();
+    }
+
     /** A part without a name cannot be saved: that is said beside the button, and leads to the field from wherever one is. */
     @Test
     public void whatStopsSavingIsSaidBesideTheButton() {

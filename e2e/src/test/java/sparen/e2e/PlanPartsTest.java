@@ -244,8 +244,9 @@ public class PlanPartsTest extends BrowserTest {
         Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
         Locator kinds = page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"));
         button(page, "Add a part").click();
-        assertThat(kinds).containsText("Feeder: it comes to an inverter with a transfer switch, and here is none");
-        kinds.getByText("Inverter", new Locator.GetByTextOptions().setExact(true)).click();
+        assertThat(kinds).containsText("Feeder: only with an inverter that has a transfer switch");
+        kinds.getByText("Inverter", new Locator.GetByTextOptions().setExact(true))
+                .click();
         assertThat(sheet.getByLabel("continuous power of Inverter 1").first()).hasText("2000 W");
         theme(sheet, "Charger and transfer");
         sheet.getByLabel("Set charger of Inverter 1").click();

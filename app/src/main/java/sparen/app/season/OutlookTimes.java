@@ -13,7 +13,7 @@ import sparen.app.work.Chores;
 @Component
 class OutlookTimes {
     /** What is looked at first is not held up. */
-    private static final Duration AFTER_START = Duration.ofSeconds(10);
+    private static final Duration AFTER_START = Duration.ofSeconds(3);
 
     private final Outlooks outlooks;
     private final Chores chores;
