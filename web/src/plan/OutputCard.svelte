@@ -235,13 +235,12 @@
           >
         </p>
       {/if}
-      {#if figures}
-        <p class="mt-1 text-sm text-soft">
-          {#if whyNot}Stays {figures.startsClosed ? 'closed' : 'open'} in the simulated run: {whyNot}.
-          {:else}<span class="number">{figures.switchings}</span>
-            {figures.switchings === 1 ? 'switching' : 'switchings'} in the simulated run, the first seven days above.{/if}
-        </p>
-      {/if}
+      <p class="mt-1 text-sm text-soft">
+        {#if !figures}The coming days are not run yet.
+        {:else if whyNot}Stays {figures.startsClosed ? 'closed' : 'open'} in the simulated run: {whyNot}.
+        {:else}<span class="number">{figures.switchings}</span>
+          {figures.switchings === 1 ? 'switching' : 'switchings'} in the simulated run, the first seven days above.{/if}
+      </p>
       {#if ratings.length > 0}<RatingBars {ratings} />{/if}
       {#each findings as finding, i (i)}<FindingLine
           {finding}

@@ -40,6 +40,10 @@
     document.getElementById(`output-${added.output.id}`)?.scrollIntoView({ block: 'start' });
   }
 
+  /** The rows wait for what they say, or all below the open one would move once it is there. */
+  const isRead = $derived(
+    editor.reading !== undefined || editor.problem !== undefined || editor.refused.length > 0,
+  );
   const shown = $derived(focused ?? plan.program.outputs[0]?.id);
 </script>
 
@@ -74,7 +78,7 @@
         >
       </a>
     {/if}
-    {#each plan.program.outputs as output (output.id)}
+    {#each isRead ? plan.program.outputs : [] as output (output.id)}
       <OutputCard
         {editor}
         {output}
@@ -90,9 +94,9 @@
         toggle={() => (focused = shown === output.id ? '' : output.id)}
       />
     {:else}
-      <p class="p-6">No output is programmed here yet.</p>
+      <p class="p-6" role="status">{isRead ? 'No output is programmed here yet.' : 'Reading the outputs'}</p>
     {/each}
-    {#if !readonly}
+    {#if !readonly && isRead}
       <div class="px-4 py-4 md:px-6"><Action onclick={add}>Add an output</Action></div>
     {/if}
   </section>

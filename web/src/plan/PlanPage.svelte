@@ -136,9 +136,11 @@
     {#await system}
       <p class="p-6 text-soft" role="status">Drawing the sketch</p>
     {:then loaded}
-      {#if loaded}<loaded.default {editor} {plan} {readonly} output={goToOutput} {about} />{/if}
+      {#if loaded}
+        <loaded.default {editor} {plan} {readonly} output={goToOutput} {about} />
+        {#if !readonly}<ProfileImport {editor} />{/if}
+      {/if}
     {/await}
-    {#if !readonly}<ProfileImport {editor} />{/if}
   {:else if part === 'levels'}
     <LevelsPart {editor} {readonly} />
   {:else if part === 'devices'}
