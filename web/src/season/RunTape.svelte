@@ -37,6 +37,7 @@
   let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside }: Props = $props();
 
   const MINUTE = 60;
+  const HOUR = 3600;
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
   let hovered = $state<number>();
@@ -47,6 +48,9 @@
   const to = $derived(
     view ? Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000 : 0,
   );
+  const unit = $derived(to - from < HOUR ? 1 : MINUTE);
+  /** As long as what is shown is: to the second below an hour, to the minute above. */
+  const long = $derived(Math.round((to - from) / unit) * unit);
   const start = $derived(Date.parse(run.start));
   const secondCounts = $derived(
     spans.chosen
@@ -75,7 +79,7 @@
   </div>
   {#if spans.chosen && view}
     <p class="mx-2 mt-1 border-l-4 border-ink pl-3" role="status">
-      <strong>In these {duration(Math.round((to - from) / MINUTE) * MINUTE)}</strong>: {holds(view.trace)}.
+      <strong>In these {duration(long)}</strong>: {holds(view.trace)}.
       {#if second?.view}<br /><strong>In the second</strong>: {holds(second.view.trace)}.{/if}
     </p>
   {/if}
