@@ -3,20 +3,13 @@
   import type { Finding, Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
   import Sheet from '../../lib/shell/Sheet.svelte';
-  import FindingLine from '../FindingLine.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { atPlace, placeOf } from '../planPath';
-  import Worked from '../Worked.svelte';
-  import AcSection from './AcSection.svelte';
   import ContactSheet from './ContactSheet.svelte';
-  import { hindrance, kindAt, KINDS, pathOf, withoutPart, withPart, type Kind } from './parts';
-  import Removal from './Removal.svelte';
-  import { partsIn } from './schema';
+  import { hindrance, KINDS, pathOf, withPart, type Kind } from './parts';
+  import PartSheet from './PartSheet.svelte';
   import Sketch from './Sketch.svelte';
   import { sketchOf } from './sketch';
-  import Themes from './Themes.svelte';
   import { treeOf, withoutPower } from './tree';
-  import { usesOf } from './uses';
 
   interface Props {
     editor: PlanEditor;
@@ -48,7 +41,6 @@
     })),
   );
 
-  const workings = $derived(editor.reading?.workings ?? []);
   const tree = $derived(treeOf(plan, editor.reading?.conductors));
   const sketch = $derived(sketchOf(tree, plan, width < NARROW));
   const findings = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
@@ -83,27 +75,7 @@
       .map((one) => one.name),
   );
 
-  const place = $derived(chosen && placeOf(plan, chosen.path));
-  const part = $derived(place && (atPlace(plan, place) as Record<string, unknown> | undefined));
-  const name = $derived(
-    typeof part?.name === 'string'
-      ? part.name
-      : chosen?.path === 'site/mainCable'
-        ? 'Main cable'
-        : 'the site',
-  );
-  const id = $derived(typeof part?.id === 'string' ? part.id : '');
-  const charging = $derived(plan.program.charging.find((one) => one.controller === id));
   const here = $derived(findings.filter((one) => chosen && stands(one, chosen.path)));
-  const sums = $derived(
-    workings.filter(
-      (one) =>
-        (chosen && one.path.startsWith(chosen.path)) ||
-        (id !== '' && one.path.startsWith(`program/charging/${id}`)),
-    ),
-  );
-  const isListed = $derived(chosen !== undefined && kindAt(chosen.path) !== undefined);
-  const coupled = $derived((plan.site.acArrays ?? []).findIndex((one) => one.array === id && id !== ''));
   /** Where on the sketch the chosen thing stands: the sheet comes from the other side. */
   const side = $derived.by(() => {
     const path = chosen?.path;
@@ -149,28 +121,10 @@
     adding = false;
   }
 
-  let leaving = $state(false);
-  const list = $derived((chosen && kindAt(chosen.path)?.list) ?? '');
-  const uses = $derived(leaving ? usesOf(plan, list, id) : []);
-  const others = $derived(partsIn(list, plan).filter((one) => one.id !== id));
-
-  /** Asks what is to stand where it is named; goes at once where it is named nowhere. */
-  function remove() {
-    if (usesOf(plan, list, id).length > 0) leaving = true;
-    else removeFrom(plan);
-  }
-
-  function removeFrom(plan: Plan) {
-    if (!chosen) return;
-    editor.take(withoutPart(plan, chosen.path), `${name} is gone`);
-    void close();
-  }
-
   let sheet = $state<HTMLElement>();
 
   /** The focus goes into the sheet, to what is refused there if anything is, and back to what was chosen when that is closed. */
   async function choose(next: Chosen) {
-    leaving = false;
     chosen = next;
     await tick();
     const refused = sheet?.querySelector<HTMLElement>('[aria-invalid="true"]');
@@ -244,63 +198,16 @@
               hasAc={hasTransfer && cut.some((one) => one.path === 'site/inverter')}
               go={() => goToOutput(contact.id)}
             />
-          {:else if part}
-            <div class="flex items-start justify-between gap-3">
-              <h2 tabindex="-1">{name}</h2>
-              {#if !readonly && isListed}<Action onclick={remove}>Remove</Action>{/if}
-            </div>
-            {#if leaving}
-              <Removal {plan} {id} {name} {uses} {others} done={removeFrom} leave={() => (leaving = false)} />
-            {/if}
-            {#each here as finding, i (i)}<FindingLine
-                {finding}
-                editor={readonly ? undefined : editor}
-              />{/each}
-            <div class="mt-2">
-              <Themes
-                {editor}
-                {plan}
-                schema={chosen.schema}
-                value={part}
-                path={chosen.path}
-                of={name}
-                {readonly}
-              />
-            </div>
-            {#if coupled >= 0}
-              <h3 class="mt-4 border-t border-rule pt-3">Its inverter on the AC side</h3>
-              <Themes
-                {editor}
-                {plan}
-                schema="AcCoupledArray"
-                value={plan.site.acArrays?.[coupled] as unknown as Record<string, unknown>}
-                path="site/acArrays/{coupled}"
-                of={name}
-                {readonly}
-              />
-            {/if}
-            {#if chosen.path === 'site/inverter' && hasTransfer}
-              <AcSection {editor} {plan} {readonly} />
-            {/if}
-            {#if charging}
-              <h3 class="mt-4 border-t border-rule pt-3">Charging</h3>
-              <Themes
-                {editor}
-                {plan}
-                schema="ChargeProgram"
-                value={charging as unknown as Record<string, unknown>}
-                path="program/charging/{id}"
-                of={name}
-                {readonly}
-              />
-            {/if}
-            {#if sums.length > 0}
-              <h3 class="mt-4 border-t border-rule pt-3">Worked out</h3>
-              <Worked {editor} workings={sums} {readonly} />
-            {/if}
           {:else}
-            <h2 tabindex="-1">This part is gone</h2>
-            <p class="text-soft">Choose another on the sketch.</p>
+            <PartSheet
+              {editor}
+              {plan}
+              path={chosen.path}
+              schema={chosen.schema}
+              findings={here}
+              {readonly}
+              gone={() => void close()}
+            />
           {/if}
         </Sheet>
       {/key}
