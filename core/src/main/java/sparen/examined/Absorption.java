@@ -2,7 +2,10 @@ package sparen.examined;
 
 import sparen.battery.BatteryModel;
 import sparen.power.PlanningArithmetic;
+import sparen.program.AcProgram;
+import sparen.site.AcSource;
 import sparen.site.ChargeController;
+import sparen.site.Inverter;
 
 /** How long absorption has to be at the current of its own source: one answer for the sum and for the check. */
 public final class Absorption {
@@ -27,13 +30,38 @@ public final class Absorption {
                 plan.limitAmperes(controller));
     }
 
-    /** The sum as it comes out (h): 0.42 × C20 / I, see {@link PlanningArithmetic#absorptionHours}. */
-    public static double hours(PlanFacts plan, ChargeController controller) {
-        return PlanningArithmetic.absorptionHours(ampereHours20(plan), amperes(plan, controller));
+    /**
+     * The current an inverter's charger charges with on an AC source at its absorption voltage (A), no loads beside it: what the source
+     * and the input limit bring through, no more than its setting and hardware let it give.
+     */
+    public static double amperes(PlanFacts plan, Inverter inverter, AcSource source) {
+        Inverter.Charger charger = inverter.charger().orElseThrow();
+        double legVolts = AcSource.legVolts(inverter.acVolts(), source.legs());
+        double input = plan.program().ac().orElse(AcProgram.PLAIN).inputLimitAmperes() * legVolts;
+        double watts = source.legs() * Math.min(source.legWatts(inverter.acVolts()), input);
+        double limit = plan.charging(inverter.id())
+                .details()
+                .flatMap(details -> details.maximumAmperes())
+                .orElse(Double.POSITIVE_INFINITY);
+        return PlanningArithmetic.chargeAmperes(
+                watts,
+                charger.efficiency(),
+                plan.charging(inverter.id()).absorptionVolts(),
+                Math.min(charger.maximumAmperes(), limit));
     }
 
-    /** What is set for it (h): up to the next quarter of an hour, {@value #MOST_HOURS} h at most. */
+    /** The sum as it comes out at a current (h): 0.42 × C20 / I, see {@link PlanningArithmetic#absorptionHours}. */
+    public static double hours(PlanFacts plan, double amperes) {
+        return PlanningArithmetic.absorptionHours(ampereHours20(plan), amperes);
+    }
+
+    /** What is set for a current (h): up to the next quarter of an hour, {@value #MOST_HOURS} h at most. */
+    public static double hoursToSet(PlanFacts plan, double amperes) {
+        return Math.min(MOST_HOURS, Math.ceil(hours(plan, amperes) * 4 - 1e-9) / 4);
+    }
+
+    /** What is set for a controller (h), by its own current. */
     public static double hoursToSet(PlanFacts plan, ChargeController controller) {
-        return Math.min(MOST_HOURS, Math.ceil(hours(plan, controller) * 4 - 1e-9) / 4);
+        return hoursToSet(plan, amperes(plan, controller));
     }
 }

@@ -75,6 +75,27 @@ public class WorkingsTest {
         assertTrue(working.lines().size() >= 1);
     }
 
+    /**
+     * The charger in the inverter by hand: 12 A × 230 V of input × 0.9 / 28.2 V = 88.1 A, its hardware gives 40 A: 0.42 × 400 / 40 = 4.2 h,
+     * four at most. With an input limit of 4 A 29.4 A come through.
+     */
+    @Test
+    public void aChargerOnAcHasItsOwnAbsorptionTime() {
+        assertEquals(onAc(PLAN).value(), 4.0);
+        Plan little =
+                PLAN.withProgram(PLAN.program().withAc(PLAN.program().ac().map(ac -> ac.withInputLimitAmperes(4))));
+        assertTrue(
+                onAc(little).lines().get(0).contains("29.4 A at 28.2 V"),
+                onAc(little).lines().toString());
+    }
+
+    private static Working onAc(Plan plan) {
+        return Workings.of(plan, Map.of()).stream()
+                .filter(one -> one.path().equals("program/charging/inverter/absorptionSeconds"))
+                .findFirst()
+                .orElseThrow();
+    }
+
     /** In the cold the table and the sheet differ; the higher counts. −16 °C: row factor 1.16 or 1.18, sheet 1 + 0.003 × 41. */
     @Test
     public void stringVoltageTakesTheWorse() {

@@ -85,8 +85,6 @@ abstract class BrowserTest {
         });
         context.onResponse(response -> changing.remove(response.request()));
         context.onRequestFailed(changing::remove);
-        // A run begins today: the tests' today is a day in autumn, whenever they run.
-        context.clock().setFixedTime("2026-10-05T10:00:00Z");
         Page page = context.newPage();
         page.onConsoleMessage(this::listen);
         page.onPageError(complaints::add);
@@ -122,6 +120,8 @@ abstract class BrowserTest {
 
     private Page at(String place, String name, Browser.NewContextOptions options) {
         Page page = open(options.setStorageState(stand.signedIn(name, this::signInOnce)));
+        // A run begins today: the tests' today is a day in autumn, whenever they run.
+        page.context().clock().setFixedTime("2026-10-05T10:00:00Z");
         page.navigate(address() + "/#" + place);
         assertThat(page.getByRole(AriaRole.NAVIGATION).first()).isVisible();
         // What arrives moves what is below it, under a hand that clicks: all is let arrive first.
