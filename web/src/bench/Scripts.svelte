@@ -72,7 +72,9 @@
   <div class="flex flex-wrap items-center gap-x-5 gap-y-2">
     <h2 id="script" class="grow">Script</h2>
     <a class={LINK} href={file} download="{bench.site}-bench.json">Keep this script as a file</a>
-    <FileChoice says="Play a script" accept=".json,application/json" take={takeFile} />
+    <span class="text-sm"
+      ><FileChoice says="Play a script" accept=".json,application/json" take={takeFile} /></span
+    >
     <button class={LINK} onclick={() => window.print()}>Print as a test protocol</button>
   </div>
   {#if mayKeep}

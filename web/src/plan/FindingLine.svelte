@@ -42,7 +42,7 @@
         <span>sure to <span class="number text-ink">{Math.round(finding.certainty * 100)} %</span></span>
       {/if}
     </p>
-    <div class="flex flex-wrap items-center gap-x-5">
+    <div class="mt-1 flex flex-wrap items-center gap-x-5">
       {#if editor}
         {#each finding.cures as cure (cure.says)}
           <Proposal {editor} path={finding.path} says={cure.says} />

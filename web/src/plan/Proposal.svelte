@@ -26,7 +26,7 @@
   }
 </script>
 
-<div class="mt-2">
+<div>
   {#if shown}
     <div class="border-l-4 border-ink bg-raised px-3 py-2" role="group" aria-label="Preview: {says}">
       <p class="font-bold">{capital(says)}</p>
