@@ -25,6 +25,7 @@
   /** What a refused field stands in is not folded away. */
   const isWanted = (fields: string[]) =>
     editor.refused.some((one) => fields.some((field) => `${one.pointer}/`.startsWith(`/${path}/${field}/`)));
+  const isOpen = (theme: string, fields: string[]) => opened[theme] ?? isWanted(fields);
   const summed = (fields: string[]) =>
     fields
       .map((field) => inWords(schema.properties?.[field] ?? {}, field, value[field]))
@@ -39,12 +40,15 @@
 
 <Fields {...common} fields={layout.first} />
 {#each Object.entries(layout.themes) as [theme, fields] (theme)}
-  <details
-    class="mt-1 border-t border-rule"
-    open={opened[theme] ?? isWanted(fields)}
-    ontoggle={(event) => (opened[theme] = event.currentTarget.open)}
-  >
-    <summary class="opens flex min-h-11 cursor-pointer items-center gap-x-3 py-1">
+  <details class="mt-1 border-t border-rule" open={isOpen(theme, fields)}>
+    <summary
+      onclick={(event) => {
+        // The form itself keeps what is open: an event that comes later could meet a plan that has changed by then.
+        event.preventDefault();
+        opened[theme] = !isOpen(theme, fields);
+      }}
+      class="opens flex min-h-11 cursor-pointer items-center gap-x-3 py-1"
+    >
       <span class="shrink-0 font-bold">{theme}</span>
       {#if guesses(fields) > 0}<span class="font-bold text-caution">? {guesses(fields)}</span>{/if}
       <span class="number min-w-0 grow truncate text-right text-sm text-soft"
