@@ -2,6 +2,7 @@ package sparen.check;
 
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.ChargeCeiling;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
 
@@ -21,13 +22,7 @@ final class ClippedByCurrent implements Check {
                 return Stream.empty();
             }
             boolean bySetting = limit < controller.maximumAmperes();
-            // What the setting may be: it is no bound of its own.
-            double most = Math.floor(Math.min(
-                    Math.min(
-                            plan.chargeAmperesBorne(),
-                            controller.cable().mostAmperes().orElse(Double.POSITIVE_INFINITY)),
-                    controller.maximumAmperes()));
-            double wanted = Math.min(Math.ceil(could / lower), most);
+            double wanted = Math.min(Math.ceil(could / lower), ChargeCeiling.amperes(plan, controller));
             Finding finding = finding(
                             Hazard.WASTE,
                             Severity.CAUTION,

@@ -55,12 +55,14 @@ public record Held(String subject, List<Hold> reasons, double seconds, double[] 
 
         void take(Event event) {
             boolean was = !now.isEmpty();
-            for (Reason reason : Reason.values()) {
-                if (reason.begins.stream().anyMatch(event::has)) {
-                    now.putIfAbsent(reason, event.seconds());
-                    seconds.putIfAbsent(reason, 0.0);
-                } else if (reason.ends.stream().anyMatch(event::has)) {
-                    over(reason, event.seconds());
+            for (Fact fact : event.facts()) {
+                for (Reason reason : Reason.values()) {
+                    if (reason.begins.contains(fact.change())) {
+                        now.putIfAbsent(reason, event.seconds());
+                        seconds.putIfAbsent(reason, 0.0);
+                    } else if (reason.ends.contains(fact.change())) {
+                        over(reason, event.seconds());
+                    }
                 }
             }
             if (!was && !now.isEmpty()) {

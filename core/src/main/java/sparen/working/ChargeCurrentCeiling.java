@@ -3,31 +3,28 @@ package sparen.working;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.check.Cures;
+import sparen.examined.ChargeCeiling;
 import sparen.examined.PlanFacts;
 import sparen.quantity.Bounds;
 
-/** The most a charger may be set to: what the batteries bear, its conductor and fuse, and its hardware. */
+/** The most a controller may be set to, see {@link ChargeCeiling}, and what its arrays give against that. */
 final class ChargeCurrentCeiling implements Calculator {
     @Override
     public Stream<Working> work(PlanFacts plan) {
-        double borne = plan.chargeAmperesBorne();
-        double share = plan.bank().chemistry().isLithium() ? 0.5 : 0.2;
-        double batteries =
-                borne == Double.POSITIVE_INFINITY ? share * plan.bank().capacityAmpereHours() : borne;
         return plan.site().controllers().stream().map(controller -> {
+            double ceiling = ChargeCeiling.amperes(plan, controller);
             double wire = controller.cable().mostAmperes().orElse(Double.POSITIVE_INFINITY);
-            double ceiling = Math.floor(Math.min(Math.min(batteries, wire), controller.maximumAmperes()));
             Working working = working(
                             "program/charging/" + controller.id() + "/details/maximumAmperes",
                             "Charge current ceiling of " + controller.name(),
                             ceiling,
                             "A")
                     .line(
-                            borne == Double.POSITIVE_INFINITY
-                                    ? "batteries: %.0f A (%.1f C, common practice; the maker's sheet decides)"
-                                    : "batteries together: %.0f A by their BMS",
-                            batteries,
-                            share)
+                            ChargeCeiling.isByGuard(plan)
+                                    ? "batteries together: %.0f A by their BMS"
+                                    : "batteries: %.0f A (%.1f C, common practice; the maker's sheet decides)",
+                            ChargeCeiling.ofBatteries(plan),
+                            ChargeCeiling.usualShare(plan))
                     .line("its hardware: %.0f A", controller.maximumAmperes());
             working = wire == Double.POSITIVE_INFINITY ? working : working.line("its conductor and fuse: %.0f A", wire);
             double watts = plan.peakWatts(controller) * controller.efficiency();

@@ -705,6 +705,21 @@ public class ChecksTest {
         assertFalse(names(cured).contains("ClippedByCurrent"));
     }
 
+    /** 100 Ah of lead-acid bear 20 A, a fifth (common practice): the cure stops there, and says what is clipped: 1096.6 W − 20 A × 25 V. */
+    @Test
+    public void theProposedSettingIsWithinWhatTheBatteryBears() {
+        Plan small = site(PLAN, "battery", PLAN.site().battery().withCapacityAmpereHours(100));
+        Plan plan = details(small, "mppt", "maximumAmperes", 15.0);
+        Finding finding = find(plan).stream()
+                .filter(one -> one.check().equals("ClippedByCurrent"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(finding.compared().get(4).value(), 596.6, 0.1);
+        Plan cured = finding.cures().get(0).change().apply(plan);
+        assertEquals(
+                cured.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes), Optional.of(20.0));
+    }
+
     /** A tail current is no leave for half an hour of absorption where four are needed. */
     @Test
     public void farTooShortAnAbsorptionIsToldWithATailCurrentToo() {
