@@ -2,7 +2,7 @@
   import type { Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { beginning, schemaOf } from './schema';
+  import { beginning, guessed, schemaOf } from './schema';
   import Themes from './Themes.svelte';
 
   /** How the AC side is set: who feeds and who charges as one picture, and what it follows from. */
@@ -15,7 +15,8 @@
 
   function begin() {
     const next = beginning(schemaOf('AcProgram'), plan) as Plan['program']['ac'];
-    editor.take({ ...plan, program: { ...plan.program, ac: next } } as Plan, 'the AC side is set');
+    const begun = { ...plan, program: { ...plan.program, ac: next } } as Plan;
+    editor.take(guessed(begun, next, 'program/ac'), 'the AC side is set: a guess');
   }
 </script>
 

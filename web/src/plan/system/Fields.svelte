@@ -3,7 +3,7 @@
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../planPath';
   import { inOrder } from './parts';
-  import { beginning, followed, labelOf, numbersIn, usualAt, type Schema } from './schema';
+  import { beginning, followed, guessed, labelOf, usualAt, type Schema } from './schema';
   import SchemaField from './SchemaField.svelte';
 
   /** Some fields of a part: those that are set one below the other, those that need not be and are not in one line to set them from. */
@@ -39,11 +39,7 @@
     const at = `${path}/${field}`;
     const next = usualAt(editor.reading?.usualCharging, at) ?? beginning(wanted, plan);
     const begun = inOrder(withPlace(plan, at.split('/'), next));
-    const origins = Object.fromEntries(
-      numbersIn(next, at).map((one) => [one, { kind: 'GUESS' as const, note: '' }]),
-    );
-    const said = `${labelOf(wanted, field)} of ${of} is set: a guess`;
-    editor.take({ ...begun, origins: { ...begun.origins, ...origins } }, said);
+    editor.take(guessed(begun, next, at), `${labelOf(wanted, field)} of ${of} is set: a guess`);
   }
 </script>
 

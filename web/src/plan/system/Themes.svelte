@@ -20,12 +20,15 @@
   const schema = $derived(schemaOf(kind));
   const layout = $derived(layoutOf(kind, Object.keys(schema.properties ?? {})));
   const common = $derived({ editor, plan, schema, value, path, of, readonly });
-  /** Themes that were opened or folded by hand stay so. */
+  /** Themes that were opened stay so until they are folded. */
   let opened = $state<Record<string, boolean>>({});
-  /** What a refused field stands in is not folded away. */
+  /** What a refused field stands in is not folded away, nor when it is mended. */
   const isWanted = (fields: string[]) =>
     editor.refused.some((one) => fields.some((field) => `${one.pointer}/`.startsWith(`/${path}/${field}/`)));
-  const isOpen = (theme: string, fields: string[]) => opened[theme] ?? isWanted(fields);
+  const isOpen = (theme: string, fields: string[]) => opened[theme] === true || isWanted(fields);
+  $effect(() => {
+    for (const [theme, fields] of Object.entries(layout.themes)) if (isWanted(fields)) opened[theme] = true;
+  });
   const summed = (fields: string[]) =>
     fields
       .map((field) => inWords(schema.properties?.[field] ?? {}, field, value[field]))

@@ -1,6 +1,6 @@
 import type { ChargeProgram, ParallelBattery, Plan } from '../../lib/api/api';
 import { withPlace } from '../planPath';
-import { beginning, numbersIn, schemaOf } from './schema';
+import { beginning, guessed, schemaOf } from './schema';
 
 /** A kind of part that can be put on a site. */
 export interface Kind {
@@ -125,12 +125,6 @@ export function withPart(before: Plan, kind: Kind): { plan: Plan; id: string; na
   return { plan: guessed(inOrder({ ...plan, site } as Plan), part, pathOf(kind, id)), id, name };
 }
 
-/** Each number of a new part is a guess. */
-function guessed(plan: Plan, part: object, path: string): Plan {
-  const origins = numbersIn(part, path).map((one) => [one, { kind: 'GUESS' as const, note: '' }]);
-  return { ...plan, origins: { ...plan.origins, ...Object.fromEntries(origins) } };
-}
-
 function withAcArray(plan: Plan, kind: Kind): { plan: Plan; id: string; name: string } {
   const array = freeArray(plan, kind.name);
   const { site } = array.plan;
@@ -141,10 +135,12 @@ function withAcArray(plan: Plan, kind: Kind): { plan: Plan; id: string; name: st
   };
   const acArrays = [...(site.acArrays ?? []), coupled] as Plan['site']['acArrays'];
   const name = site.arrays.find((one) => one.id === array.id)?.name ?? array.id;
-  return { plan: { ...array.plan, site: { ...site, acArrays } } as Plan, id: array.id, name };
+  const next = { ...array.plan, site: { ...site, acArrays } } as Plan;
+  const path = `site/acArrays/${acArrays.length - 1}`;
+  return { plan: guessed(next, coupled, path), id: array.id, name };
 }
 
-/** The first battery beside it makes two of the bank; all share alike, to be told better where they differ. */
+/** The first battery beside it makes two of the bank; all share alike and are guarded alike, to be told better where they differ. */
 function withBattery(plan: Plan, kind: Kind): { plan: Plan; id: string; name: string } {
   const begin = (at: Plan): { plan: Plan; id: string; name: string } => {
     const own = at.site.battery.batteries ?? [];
@@ -152,6 +148,7 @@ function withBattery(plan: Plan, kind: Kind): { plan: Plan; id: string; name: st
     const part = {
       ...(beginning(schemaOf('ParallelBattery'), at) as ParallelBattery),
       ...cableLike(at, kind),
+      ...(own[0]?.bms ? { bms: own[0].bms } : {}),
       id,
       name,
     };

@@ -150,6 +150,12 @@ export function picksOf(schema: Schema): { value: string | number; name: string 
   return MONTHS.map((name, i) => ({ value: i + 1, name: capital(name) }));
 }
 
+/** A plan in which each number of what begins at a path is a guess, until somebody confirms it. */
+export function guessed(plan: Plan, begun: unknown, path: string): Plan {
+  const origins = numbersIn(begun, path).map((one) => [one, { kind: 'GUESS' as const, note: '' }]);
+  return { ...plan, origins: { ...plan.origins, ...Object.fromEntries(origins) } };
+}
+
 interface Named {
   id: string;
   name: string;

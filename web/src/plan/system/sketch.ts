@@ -71,7 +71,7 @@ const WIDE = {
 };
 const NARROW = { width: 360, bus: 12, contact: 38, part: 74, inner: 74, innerContact: 100, innerPart: 136 };
 
-/** Line weight (px) by what a conductor carries (A): twice as heavy for four times the current, within what can be drawn. */
+/** Line weight (px) by what a conductor carries (A): beyond the thinnest it doubles with four times the current, up to what can be drawn. */
 export function weight(amperes: number | undefined): number {
   return Math.min(7, 1.3 + 0.28 * Math.sqrt(amperes ?? 0));
 }

@@ -153,6 +153,8 @@ describe('parts', () => {
   it('batteries side by side share the capacity alike, and the last one left is the bank', () => {
     const two = withPart(small, kind('batteries'));
     expect(two.plan.site.battery.batteries?.map((one) => one.capacityShare)).toEqual([0.5, 0.5]);
+    const boxes = withPart(house, kind('batteries'));
+    expect(boxes.plan.site.battery.batteries?.find((one) => one.id === boxes.id)?.bms).toBeDefined();
     const three = withPart(two.plan, kind('batteries')).plan;
     const shares = three.site.battery.batteries?.map((one) => one.capacityShare) ?? [];
     expect(shares).toHaveLength(3);
