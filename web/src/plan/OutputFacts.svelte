@@ -22,6 +22,9 @@
     (editor.plan?.site.controllers ?? []).some((one) => output.loads.includes(one.id)),
   );
 
+  const inverter = $derived(editor.plan?.site.inverter);
+  const atInverter = $derived(inverter?.charger !== undefined && output.loads.includes(inverter.id));
+
   function put(value: Partial<Output>, says: string) {
     editor.set(['program', 'outputs', output.id], { ...output, ...value }, () => `${says} of ${output.name}`);
   }
@@ -60,11 +63,18 @@
     ['OPEN', 'open'],
     ['CLOSED', 'closed'],
   ] as const;
-  const sides = [
-    ['ENABLE', 'at its enable input'],
-    ['ARRAY', 'in the line from the array'],
-    ['BATTERY', 'in the line to the battery'],
-  ] as const;
+  const sides = $derived(
+    atInverter
+      ? ([
+          ['ENABLE', 'all of it, at its enable input'],
+          ['CHARGE', 'its charger only, at its charge enable'],
+        ] as const)
+      : ([
+          ['ENABLE', 'at its enable input'],
+          ['ARRAY', 'in the line from the array'],
+          ['BATTERY', 'in the line to the battery'],
+        ] as const),
+  );
 </script>
 
 <div class="mt-2 border-l-4 border-ink bg-raised p-3">
@@ -158,9 +168,9 @@
         {#each positions as [value, word] (value)}<option {value}>{word}</option>{/each}
       </select></label
     >
-    {#if atController}
+    {#if atController || atInverter}
       <label class="text-sm"
-        >It acts on a controller<select
+        >It acts on {atInverter ? 'the inverter' : 'a controller'}<select
           class="field mt-1 block"
           value={output.side ?? 'ENABLE'}
           onchange={(event) => put({ side: event.currentTarget.value as Output['side'] }, 'side')}

@@ -6,6 +6,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import { withPlace } from '../plan/planPath';
   import { Conditions } from './conditions.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import ConditionsLine from './ConditionsLine.svelte';
@@ -21,6 +22,7 @@
   let { plan, season }: { plan: Plan; season: SeasonRun } = $props();
 
   const NOW = -1;
+  const WITHOUT_WINDOWS = -2;
   /** So many differences stand first. */
   const MOST_TOLD = 5;
   const work = $derived(new LongWork(season.site, 'comparison'));
@@ -61,6 +63,7 @@
 
   async function planOf(number: number): Promise<Plan | undefined> {
     if (number === NOW) return plan;
+    if (number === WITHOUT_WINDOWS) return withPlace(plan, ['program', 'ac', 'windows'], []);
     const answer = await outcome(
       api.GET('/api/sites/{siteId}/revisions/{number}', {
         params: { path: { siteId: season.site, number } },
@@ -90,6 +93,9 @@
     {label}
     <select class={FIELD} {value} onchange={(event) => put(Number(event.currentTarget.value))}>
       <option value={NOW}>as it is now, with unsaved changes</option>
+      {#if plan.program.ac?.windows?.length}
+        <option value={WITHOUT_WINDOWS}>as it is now, without its windows</option>
+      {/if}
       {#each revisions as rev (rev.number)}
         <option value={rev.number}>revision {rev.number}{rev.name ? `: ${rev.name}` : ''}</option>
       {/each}

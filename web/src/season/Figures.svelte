@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Plan, RunSummary } from '../lib/api/api';
+  import Tariff from './Tariff.svelte';
   import { duration, fixed, minute } from '../lib/sentence/quantity';
 
   /** The extremes of a run, its generators, and what the battery went through. */
@@ -7,6 +8,8 @@
 
   const zone = $derived(plan.site.location.timeZone);
   const at = $derived((seconds: number) => minute(Date.parse(run.start) + seconds * 1000, zone));
+  const costs = (feeder: RunSummary['feeders'][number]) =>
+    feeder.bands.some((band) => band.importKilowattHours > 0 || band.exportKilowattHours > 0);
   const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
 </script>
 
@@ -38,9 +41,12 @@
         `${duration(Math.round(generator.runSeconds / 60) * 60)}, ${generator.starts}, ${fixed(generator.litres, 1)} l`,
       )}
     {/each}
-    {#if run.ledger.cost !== 0}
-      {@render row('paid for import, less got for export', fixed(run.ledger.cost, 2))}
-    {/if}
+    {#each run.feeders.filter((one) => one.outageSeconds > 0) as feeder (feeder.feeder)}
+      {@render row(
+        `${sourceName(feeder.feeder)}: away`,
+        duration(Math.round(feeder.outageSeconds / 60) * 60),
+      )}
+    {/each}
     {@render row('battery: full cycles of wear', fixed(run.battery.equivalentFullCycles, 1))}
     {@render row(
       'battery: lowest and highest temperature',
@@ -48,3 +54,6 @@
     )}
   </dl>
 </section>
+{#each run.feeders.filter(costs) as feeder (feeder.feeder)}
+  <Tariff {feeder} days={run.days} name={sourceName(feeder.feeder)} />
+{/each}

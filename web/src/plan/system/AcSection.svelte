@@ -4,9 +4,17 @@
   import type { PlanEditor } from '../planEditor.svelte';
   import { beginning, guessed, schemaOf } from './schema';
   import Themes from './Themes.svelte';
+  import WindowBand from './WindowBand.svelte';
 
   /** How the AC side is set: who feeds and who charges as one picture, and what it follows from. */
   let { editor, plan, readonly }: { editor: PlanEditor; plan: Plan; readonly: boolean } = $props();
+
+  const FEEDS = {
+    BATTERY: { says: 'battery feeds', look: 'text-battery' },
+    SUN: { says: 'the sun feeds', look: 'text-sun' },
+    AC: { says: 'AC feeds', look: 'text-ac' },
+    SUN_AND_AC: { says: 'sun and AC feed', look: 'text-ac' },
+  };
 
   const ac = $derived(plan.program.ac);
   const cases = $derived(editor.reading?.acCases ?? []);
@@ -42,9 +50,9 @@
               {@const one = of(sun, above)}
               <td class="border-t border-l border-rule px-2 py-1.5">
                 {#if one}
-                  <strong class={one.acFeeds ? 'text-ac' : 'text-battery'}
-                    >{one.acFeeds ? 'AC' : 'battery'} feeds</strong
-                  ><br />{one.acCharges ? 'sun and AC charge' : 'only the sun charges'}
+                  <strong class={FEEDS[one.feeds].look}>{FEEDS[one.feeds].says}</strong><br />{one.acCharges
+                    ? 'sun and AC charge'
+                    : 'only the sun charges'}
                 {/if}
               </td>
             {/each}
@@ -56,6 +64,7 @@
       Without AC the battery feeds and only the sun charges; a window by the clock stands above all this.
     </p>
   {/if}
+  <WindowBand {plan} />
   <Themes
     {editor}
     {plan}

@@ -70,7 +70,11 @@ const LAYOUTS: Record<string, Layout> = {
   },
   Feeder: {
     first: ['name', 'breakerAmperes', 'legs', 'exportWatts'],
-    themes: { Outages: ['outagesPerYear', 'meanOutageSeconds'], Prices: ['bands'] },
+    themes: {
+      Prices: ['bands'],
+      'Voltage and line': ['volts', 'legOhms'],
+      Outages: ['outagesPerYear', 'meanOutageSeconds'],
+    },
   },
   Inverter: {
     first: ['name', 'continuousWatts', 'continuousVoltAmperes', 'acVolts'],
@@ -83,10 +87,17 @@ const LAYOUTS: Record<string, Layout> = {
     },
   },
   AcProgram: {
-    first: ['source', 'charging', 'inputLimitAmperes', 'exportsSurplus'],
+    first: ['source', 'charging', 'inputLimitAmperes'],
     themes: {
-      'To AC and back': ['toAcVolts', 'toBatteryVolts', 'levelDelaySeconds'],
+      'To AC and back': [
+        'toAcVolts',
+        'toBatteryVolts',
+        'byStateOfCharge',
+        'levelDelaySeconds',
+        'bypassesOverload',
+      ],
       Windows: ['windows'],
+      'Out to the grid': ['exportsSurplus', 'exportLimitWatts'],
     },
   },
   AcCoupledArray: { first: ['maximumWatts', 'efficiency'], themes: {} },

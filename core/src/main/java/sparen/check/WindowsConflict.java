@@ -9,7 +9,7 @@ import sparen.program.AcProgram.AcWindow;
 import sparen.site.DailySpan;
 import sparen.site.Inverter;
 
-/** Windows of the clock that overlap: only the first acts; and windows that charge from AC where nothing else may. */
+/** Windows of the clock that overlap: only the first acts; and windows that are to charge from AC where that is never done. */
 final class WindowsConflict implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
@@ -34,14 +34,15 @@ final class WindowsConflict implements Check {
 
     private Stream<Finding> againstNever(PlanFacts plan) {
         return plan.program().ac().stream()
-                .filter(ac -> ac.charging() == AcProgram.ChargePriority.SUN_ONLY)
+                .filter(ac -> ac.charging() == AcProgram.ChargePriority.SUN_ONLY
+                        || ac.source() == AcProgram.SourcePriority.NEVER_AC)
                 .flatMap(ac -> ac.windows().stream())
                 .filter(window -> window.kind() == AcWindow.Kind.CHARGE)
                 .map(window -> finding(
                                 Hazard.LOSS_OF_CONTROL,
                                 Severity.CAUTION,
                                 plan.site().inverter().map(Inverter::id).orElse(""),
-                                "It is never to charge from AC, yet a window charges from AC: in its hours the window counts.")
+                                "It is never to charge from AC, yet a window is to charge from AC: it does not.")
                         .about("program/ac/charging")
                         .number("window from", window.when().fromHour(), "h")
                         .number("it charges to", 100 * window.stateOfCharge(), "%"));

@@ -3,6 +3,7 @@ package sparen.power;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import sparen.logic.Timer;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
@@ -35,23 +36,25 @@ public final class AcSide {
     private static final double HIGH_RELEASE = 0.98;
 
     private final Inverter inverter;
-    private final boolean canCharge;
-    private final double chargerEfficiency;
     private final AcProgram program;
+    private final AcFlow flow;
+    private final boolean blends;
+    private final FeedLevel feed;
+    private final Optional<Inverter.Accepts> accepts;
     private final double[] levels;
     private final Timer lowVoltage;
     private final Timer overload;
     private final Timer breaker = new Timer(BREAKER_SECONDS);
     private final Timer qualified;
-    private final Timer toAc;
-    private final Timer toBattery;
+    private final Timer unfit;
     private boolean enabled = true;
     private boolean lowStop;
     private boolean highStop;
     private boolean alarm;
     private boolean dcAlive = true;
     private double offUntil = Double.NEGATIVE_INFINITY;
-    private boolean batteryAbove = true;
+    private boolean mayCharge = true;
+    private double bypassUntil = Double.NEGATIVE_INFINITY;
     private boolean searching;
     private boolean alive;
     private double searchTick = Double.POSITIVE_INFINITY;
@@ -64,61 +67,13 @@ public final class AcSide {
     private double now;
     private final List<Fact> happened = new ArrayList<>();
 
-    private double drawWatts;
-    private double offerWatts;
-    private double fixedImportWatts;
-    private double surplusWatts;
-    private double assistWatts;
-
-    /** What is on the AC side now. Filled in by the caller before {@link #settle}. */
-    public static final class Conditions {
-        /** Real power of the loads that are switched on, on each leg (W). */
-        public final double[] legWatts = new double[3];
-
-        /** Apparent power of all loads together (VA). */
-        public double voltAmperes;
-
-        /** What arrays on the AC side could give (W). */
-        public double sunWatts;
-
-        /** Index of the source that is there, −1 for none. */
-        public int source = -1;
-
-        /** What a leg of it can give (W). */
-        public double sourceLegWatts;
-
-        /** How many legs it has. */
-        public int sourceLegs = 1;
-
-        /** Air temperature (°C). */
-        public double airCelsius;
-
-        /** State of charge that windows go by (fraction). */
-        public double stateOfCharge;
-
-        /** Voltage at its DC terminals (V). */
-        public double dcVolts;
-
-        /** Whether the DC bus is alive. */
-        public boolean dcAlive;
-
-        /** Whether the sun gives as much as all loads take. */
-        public boolean sunEnough;
-
-        /** The window in force, null for none. */
-        public AcWindow window;
-
-        /** All legs together (W). */
-        public double watts() {
-            return legWatts[0] + legWatts[1] + legWatts[2];
-        }
-    }
-
     public AcSide(Inverter inverter, AcProgram program) {
         this.inverter = inverter;
-        canCharge = inverter.charger().isPresent();
-        chargerEfficiency = inverter.charger().map(Inverter.Charger::efficiency).orElse(1.0);
         this.program = program;
+        flow = new AcFlow(inverter, program);
+        blends = inverter.blends();
+        feed = new FeedLevel(program, blends);
+        accepts = inverter.transfer().flatMap(Inverter.Transfer::accepts);
         DcWindow window = inverter.window();
         double[] own = {
             window.lowAlarmVolts(),
@@ -129,14 +84,12 @@ public final class AcSide {
             program.toAcVolts(),
             program.toBatteryVolts()
         };
-        boolean byLevel = program.source() == AcProgram.SourcePriority.BATTERY_FIRST;
-        levels = Arrays.copyOf(own, byLevel ? own.length : own.length - 2);
+        levels = Arrays.copyOf(own, feed.goesByVolts() ? own.length : own.length - 2);
         lowVoltage = new Timer(inverter.window().lowDelaySeconds());
         overload = new Timer(inverter.surgeSeconds());
         qualified = new Timer(
                 inverter.transfer().map(Inverter.Transfer::qualifySeconds).orElse(0.0));
-        toAc = new Timer(program.levelDelaySeconds());
-        toBattery = new Timer(program.levelDelaySeconds());
+        unfit = new Timer(accepts.map(Inverter.Accepts::delaySeconds).orElse(0.0));
     }
 
     /** Switches it on or off at its enable input; off also forgets an overload. */
@@ -146,6 +99,11 @@ public final class AcSide {
             tries = 0;
             retryAt = Double.NEGATIVE_INFINITY;
         }
+    }
+
+    /** Lets its charger work, or holds it, whatever feeds the loads. */
+    public void enableCharger(boolean mayWork) {
+        mayCharge = mayWork;
     }
 
     /** Someone has reset the source's breaker. */
@@ -158,12 +116,15 @@ public final class AcSide {
      *
      * @return what moved and why; empty when nothing did
      */
-    public List<Fact> settle(double seconds, Conditions on) {
+    public List<Fact> settle(double seconds, AcConditions on) {
         now = seconds;
         happened.clear();
         dcAlive = on.dcAlive;
         settleDcWindow(on);
-        settleLevel(on.dcVolts);
+        Fact decided = feed.settle(now, on);
+        if (decided != null) {
+            happened.add(decided);
+        }
         settleSource(on);
         settleOverload(on);
         settleSearch(on);
@@ -171,7 +132,7 @@ public final class AcSide {
         return happened.isEmpty() ? List.of() : List.copyOf(happened);
     }
 
-    private void settleDcWindow(Conditions on) {
+    private void settleDcWindow(AcConditions on) {
         DcWindow window = inverter.window();
         boolean low = lowStop ? on.dcVolts < window.lowRestartVolts() : on.dcVolts <= window.lowShutdownVolts();
         lowVoltage.observe(now, on.dcAlive && !lowStop && low);
@@ -203,25 +164,9 @@ public final class AcSide {
         }
     }
 
-    private void settleLevel(double volts) {
-        if (program.source() != AcProgram.SourcePriority.BATTERY_FIRST) {
-            return;
-        }
-        toAc.observe(now, batteryAbove && volts <= program.toAcVolts());
-        toBattery.observe(now, !batteryAbove && volts >= program.toBatteryVolts());
-        if (toAc.isDue(now)) {
-            toAc.reset();
-            batteryAbove = false;
-            tell(Change.TO_AC, program.toAcVolts(), program.levelDelaySeconds());
-        } else if (toBattery.isDue(now)) {
-            toBattery.reset();
-            batteryAbove = true;
-            tell(Change.TO_BATTERY, program.toBatteryVolts(), program.levelDelaySeconds());
-        }
-    }
-
-    private void settleSource(Conditions on) {
-        int present = breakerOpen || inverter.transfer().isEmpty() ? -1 : on.source;
+    private void settleSource(AcConditions on) {
+        settleVoltage(on);
+        int present = breakerOpen || inverter.transfer().isEmpty() || on.source >= 0 && !isFit(on) ? -1 : on.source;
         if (present != candidate) {
             candidate = present;
             qualified.reset();
@@ -237,7 +182,11 @@ public final class AcSide {
                 tell(gone ? Change.AC_GONE : Change.TRANSFERRED_BACK);
             }
         }
-        boolean beyond = sourceAtHand >= 0 && !assists() && heaviestLeg(on) > on.sourceLegWatts;
+        double gives = on.source < 0 ? 0 : on.from.legWatts(inverter.acVolts());
+        boolean beyond = sourceAtHand >= 0
+                && flow.assistNeeded(on, inverts()) == 0
+                && !(inverter.transfer().orElseThrow().assists() && inverts())
+                && on.heaviestLeg() > gives;
         breaker.observe(now, beyond);
         if (breaker.isDue(now)) {
             breaker.reset();
@@ -245,41 +194,58 @@ public final class AcSide {
             sourceAtHand = -1;
             candidate = -1;
             qualified.reset();
-            tell(Change.BREAKER_TRIPPED, on.sourceLegWatts, heaviestLeg(on));
+            tell(Change.BREAKER_TRIPPED, gives, on.heaviestLeg());
         }
     }
 
-    private boolean takesAc(Conditions on) {
+    /** A source that has left what it takes for the delay is let go, and has to be good for the qualifying time again. */
+    private void settleVoltage(AcConditions on) {
+        if (accepts.isEmpty()) {
+            return;
+        }
+        unfit.observe(now, sourceAtHand >= 0 && on.source == sourceAtHand && !isFit(on, true));
+        if (unfit.isDue(now)) {
+            unfit.reset();
+            double volts = flow.legVolts(on, true);
+            boolean low = volts < accepts.get().lowVolts();
+            tell(Change.AC_UNFIT, low ? accepts.get().lowVolts() : accepts.get().highVolts(), volts);
+            sourceAtHand = -1;
+            candidate = -1;
+            qualified.reset();
+        }
+    }
+
+    /** Whether what is there may be taken: of one at hand its delay decides, of another its voltage with nothing drawn. */
+    private boolean isFit(AcConditions on) {
+        return accepts.isEmpty() || on.source == sourceAtHand || isFit(on, false);
+    }
+
+    private boolean isFit(AcConditions on, boolean atHand) {
+        double volts = flow.legVolts(on, atHand);
+        return volts >= accepts.get().lowVolts() && volts <= accepts.get().highVolts();
+    }
+
+    /** Whether it looks at the voltage of its source. */
+    public boolean watchesSource() {
+        return accepts.isPresent() && sourceAtHand >= 0;
+    }
+
+    private boolean takesAc(AcConditions on) {
+        if (now < bypassUntil) {
+            return true;
+        }
+        if (program.source() == AcProgram.SourcePriority.NEVER_AC) {
+            return false;
+        }
         if (on.window != null) {
-            return on.window.kind() != AcWindow.Kind.DISCHARGE || on.stateOfCharge <= on.window.stateOfCharge();
+            return on.window.kind() != AcWindow.Kind.DISCHARGE
+                    || on.stateOfCharge <= on.window.stateOfCharge()
+                    || blends && on.window.givesBesideAc();
         }
-        return program.source().takesAc(batteryAbove, true);
+        return feed.takesAc(blends);
     }
 
-    private boolean assists() {
-        return inverter.transfer().orElseThrow().assists() && inverts();
-    }
-
-    private double heaviestLeg(Conditions on) {
-        double heaviest = 0;
-        for (int leg = 0; leg < on.sourceLegs; leg++) {
-            heaviest = Math.max(heaviest, legLoad(on, leg));
-        }
-        return heaviest;
-    }
-
-    /** Load on one of the source's legs; what hangs on a leg it does not have goes to its last. */
-    private static double legLoad(Conditions on, int leg) {
-        double sum = on.legWatts[leg];
-        if (leg == on.sourceLegs - 1) {
-            for (int beyond = leg + 1; beyond < on.legWatts.length; beyond++) {
-                sum += on.legWatts[beyond];
-            }
-        }
-        return sum;
-    }
-
-    private void settleOverload(Conditions on) {
+    private void settleOverload(AcConditions on) {
         if (now >= retryAt && retryAt > Double.NEGATIVE_INFINITY) {
             retryAt = Double.NEGATIVE_INFINITY;
             runningSince = now;
@@ -290,6 +256,12 @@ public final class AcSide {
         overload.observe(now, over);
         if (over && (share > inverter.surgeFactor() || overload.isDue(now))) {
             overload.reset();
+            if (program.bypassesOverload().orElse(false) && sourceAtHand < 0 && qualified.isDue(now)) {
+                bypassUntil = now + RETRY_SECONDS;
+                tell(Change.OVERLOAD_BYPASSED, 100 * share);
+                settleSource(on);
+                return;
+            }
             tries++;
             boolean givesUp = tries > MOST_TRIES;
             retryAt = givesUp ? Double.POSITIVE_INFINITY : now + RETRY_SECONDS;
@@ -303,32 +275,14 @@ public final class AcSide {
     }
 
     /** What is asked of the inverter as a share of what it carries at this air temperature: the worse of watts and volt-amperes. */
-    private double demandShare(Conditions on) {
-        double derated = 1 - inverter.deratingPerKelvin() * Math.max(0, on.airCelsius - inverter.deratingCelsius());
-        double carries = Math.max(0.05, derated);
-        double watts = sourceAtHand >= 0 ? assistNeeded(on) : Math.max(0, on.watts() - on.sunWatts);
+    private double demandShare(AcConditions on) {
+        double carries = flow.carriedShare(on);
+        double watts = sourceAtHand >= 0 ? flow.assistNeeded(on, inverts()) : Math.max(0, on.watts() - on.sunWatts);
         double apparent = sourceAtHand >= 0 ? watts : Math.max(watts, on.voltAmperes - on.sunWatts);
         return Math.max(watts / inverter.continuousWatts(), apparent / inverter.continuousVoltAmperes()) / carries;
     }
 
-    private double assistNeeded(Conditions on) {
-        if (!assists()) {
-            return 0;
-        }
-        double needed = 0;
-        for (int leg = 0; leg < on.sourceLegs; leg++) {
-            needed += Math.max(0, legLoad(on, leg) - legLimit(on));
-        }
-        return needed;
-    }
-
-    private double legLimit(Conditions on) {
-        double switchAmperes = inverter.transfer().orElseThrow().maximumAmperes();
-        double amperes = Math.min(program.inputLimitAmperes(), switchAmperes);
-        return Math.min(amperes * AcSource.legVolts(inverter.acVolts(), on.sourceLegs), on.sourceLegWatts);
-    }
-
-    private void settleSearch(Conditions on) {
+    private void settleSearch(AcConditions on) {
         if (inverter.search().isEmpty() || !inverts() || sourceAtHand >= 0) {
             searching = false;
             searchTick = Double.POSITIVE_INFINITY;
@@ -358,57 +312,37 @@ public final class AcSide {
         return sourceAtHand >= 0 || alive && !searching;
     }
 
-    private void flow(Conditions on) {
+    private void flow(AcConditions on) {
         alive = inverts();
-        drawWatts = 0;
-        offerWatts = 0;
-        fixedImportWatts = 0;
-        surplusWatts = 0;
-        assistWatts = 0;
         if (sourceAtHand >= 0) {
-            flowWithSource(on);
+            flow.withSource(on, alive, mayCharge && canCharge());
         } else if (alive && searching) {
-            drawWatts = inverter.search().orElseThrow().watts();
+            flow.rest();
+            flow.drawWatts = inverter.search().orElseThrow().watts();
         } else if (alive) {
-            double net = on.watts() - on.sunWatts;
-            drawWatts = inverter.dcWatts(Math.max(0, net));
-            surplusWatts = Math.max(0, -net);
-            offerWatts = canCharge ? surplusWatts * chargerEfficiency : 0;
+            flow.alone(on, mayCharge && canCharge());
+        } else {
+            flow.rest();
         }
     }
 
-    private void flowWithSource(Conditions on) {
-        assistWatts = assistNeeded(on);
-        drawWatts = assistWatts > 0 ? inverter.dcWatts(assistWatts) : 0;
-        double taken = on.watts() - assistWatts + (assistWatts > 0 ? 0 : inverter.idleWatts());
-        double net = taken - on.sunWatts;
-        fixedImportWatts = Math.max(0, net);
-        surplusWatts = Math.max(0, -net);
-        boolean windowCharges = on.window == null
-                ? program.charging().chargesFromAc(on.sunEnough, true)
-                : on.window.kind() == AcWindow.Kind.CHARGE && on.stateOfCharge < on.window.stateOfCharge();
-        double headroom = windowCharges && assistWatts == 0 ? headroom(on) : 0;
-        offerWatts = canCharge ? (surplusWatts + headroom) * chargerEfficiency : 0;
-    }
-
-    /** What the charger may take from the source: the same on each leg, so the heaviest leg decides. */
-    private double headroom(Conditions on) {
-        double sun = on.sunWatts / on.sourceLegs;
-        double idle = inverter.idleWatts() / on.sourceLegs;
-        double least = legLimit(on) - Math.max(0, heaviestLeg(on) + idle - sun);
-        return Math.max(0, least) * on.sourceLegs;
+    private boolean canCharge() {
+        return inverter.charger().isPresent();
     }
 
     /** When something is due (s). */
     public double dueSeconds() {
         double due = Math.min(lowVoltage.dueSeconds(), overload.dueSeconds());
         due = Math.min(due, Math.min(breaker.dueSeconds(), searchTick));
-        due = Math.min(due, Math.min(toAc.dueSeconds(), toBattery.dueSeconds()));
+        due = Math.min(due, Math.min(feed.dueSeconds(), unfit.dueSeconds()));
         if (qualified.dueSeconds() > now) {
             due = Math.min(due, qualified.dueSeconds());
         }
         if (offUntil > now) {
             due = Math.min(due, offUntil);
+        }
+        if (bypassUntil > now) {
+            due = Math.min(due, bypassUntil);
         }
         return retryAt > now ? Math.min(due, retryAt) : due;
     }
@@ -445,27 +379,42 @@ public final class AcSide {
 
     /** Constant power it draws from the main bus (W). */
     public double drawWatts() {
-        return drawWatts;
+        return flow.drawWatts;
     }
 
     /** What its charger could give to the main bus (W). */
     public double offerWatts() {
-        return offerWatts;
+        return flow.offerWatts;
     }
 
     /** What it takes from the source besides its charger (W). */
     public double fixedImportWatts() {
-        return fixedImportWatts;
+        return flow.fixedImportWatts;
     }
 
     /** Sun on the AC side that loads leave (W): the charger takes first, then a feeder, the rest is curtailed. */
     public double surplusWatts() {
-        return surplusWatts;
+        return flow.surplusWatts;
     }
 
-    /** AC power it adds to the source's out of the battery (W). */
+    /** AC power that goes out to the source from the DC side (W). */
+    public double outWatts() {
+        return flow.outWatts;
+    }
+
+    /** The most that goes out to a source (W). */
+    public double exportLimitWatts(AcSource source) {
+        return flow.exportLimitWatts(source);
+    }
+
+    /** The state of charge (fraction) at which loads go to AC or come back, NaN where none decides. */
+    public double feedStateOfCharge() {
+        return feed.stateOfCharge();
+    }
+
+    /** AC power it adds to the source's out of its DC side (W), what goes out among it. */
     public double assistWatts() {
-        return assistWatts;
+        return flow.assistWatts;
     }
 
     /** Index of the source it is transferred to, −1 for none. */
@@ -485,7 +434,7 @@ public final class AcSide {
 
     /** What part of the AC power its charger takes reaches its DC side (fraction); 1 without a charger. */
     public double chargerEfficiency() {
-        return chargerEfficiency;
+        return flow.chargerEfficiency();
     }
 
     /** What stands there. */

@@ -1,22 +1,34 @@
 package sparen.power;
 
 import java.util.Random;
+import sparen.result.Change;
 import sparen.site.AcSource.Generator;
 
 /** An engine generator at work in one run: from the call over starts that fail to running, and cooling down when no longer called. */
 public final class EngineGenerator {
     /** Where it is. */
     public enum State {
-        STOPPED,
+        STOPPED(Change.STOPPED),
         /** Between the call and a steady voltage. */
-        STARTING,
+        STARTING(Change.STARTING),
         /** A start failed; the next try is awaited. */
-        WAITING,
-        RUNNING,
+        WAITING(Change.START_FAILED),
+        RUNNING(Change.RUNNING),
         /** Runs on unloaded. */
-        COOLING,
+        COOLING(Change.COOLING),
         /** Gave up after its tries; someone must come. */
-        FAILED
+        FAILED(Change.GAVE_UP);
+
+        private final Change change;
+
+        State(Change change) {
+            this.change = change;
+        }
+
+        /** What is told when it comes to this. */
+        public Change change() {
+            return change;
+        }
     }
 
     private static final double JOULES_PER_KILOWATT_HOUR = 3.6e6;

@@ -1,6 +1,7 @@
 package sparen.program;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.quantity.Bounds;
 import sparen.site.DailySpan;
@@ -15,7 +16,10 @@ import sparen.site.DailySpan;
  * @param toBatteryVolts at or above this they come back (V), toAcVolts to 1000
  * @param levelDelaySeconds for how long, both (s), 0 to 86,400
  * @param windows by the clock, 0 to 9; up to three of each kind
- * @param exportsSurplus whether surplus of the AC side goes out to a feeder that takes it
+ * @param exportsSurplus whether sun that neither loads nor battery take goes out to a feeder that takes it
+ * @param byStateOfCharge levels in place of the two voltages, which are not looked at then; absent for the voltages
+ * @param exportLimitWatts the most that goes out, from sun and battery together (W), 0 to 1e6; absent for what the feeder takes
+ * @param bypassesOverload whether an overloaded inverter puts its loads on AC for a while where there is some; absent for no
  */
 public record AcProgram(
         double inputLimitAmperes,
@@ -25,38 +29,58 @@ public record AcProgram(
         double toBatteryVolts,
         double levelDelaySeconds,
         List<AcWindow> windows,
-        boolean exportsSurplus)
+        boolean exportsSurplus,
+        Optional<FeedLevels> byStateOfCharge,
+        Optional<Double> exportLimitWatts,
+        Optional<Boolean> bypassesOverload)
         implements AcProgramWith {
     /** Everything AC offers is taken, and there is nothing that says otherwise. */
     public static final AcProgram PLAIN =
             new AcProgram(1000, SourcePriority.AC_FIRST, ChargePriority.BOTH, 0, 1000, 0, List.of(), false);
 
-    /** Who feeds the loads, as a truth table over: is the battery above its level, is AC present. */
+    /** Who feeds the loads while AC is present. */
     public enum SourcePriority {
-        /** AC whenever it is present. */
+        /** AC; where the gear can blend, sun that the battery does not take comes before it. */
         AC_FIRST,
         /** The battery while it is above its level, else AC. */
-        BATTERY_FIRST;
+        BATTERY_FIRST,
+        /** The sun, and AC what it lacks. Gear that can only switch is on AC while the sun is not enough. */
+        SUN_FIRST,
+        /** Never AC, nor does it charge: the battery and the sun. */
+        NEVER_AC;
 
-        /** Whether AC feeds the loads. */
-        public boolean takesAc(boolean batteryAbove, boolean acPresent) {
-            return acPresent && (this == AC_FIRST || !batteryAbove);
+        /** Whether gear that blends, or only switches, is on AC that is present. */
+        public boolean takesAc(boolean sunEnough, boolean batteryAbove, boolean blends) {
+            return switch (this) {
+                case AC_FIRST -> true;
+                case BATTERY_FIRST -> !batteryAbove;
+                case SUN_FIRST -> blends || !sunEnough;
+                case NEVER_AC -> false;
+            };
         }
     }
 
-    /** Who charges, as a truth table over: is there enough sun, is AC present. */
+    /** Who charges. */
     public enum ChargePriority {
         /** Sun and AC together. */
         BOTH,
         /** AC only while the sun gives nothing. */
         SUN_FIRST,
-        /** Never AC. */
+        /** Never AC, in no window either. */
         SUN_ONLY;
 
-        /** Whether the AC charger may work. */
-        public boolean chargesFromAc(boolean sunEnough, boolean acPresent) {
-            return acPresent && (this == BOTH || this == SUN_FIRST && !sunEnough);
+        /** Whether the charger may work from AC that is taken. */
+        public boolean chargesFromAc(boolean sunEnough) {
+            return this == BOTH || this == SUN_FIRST && !sunEnough;
         }
+    }
+
+    /** What the loads live on. */
+    public enum Feeding {
+        BATTERY,
+        SUN,
+        AC,
+        SUN_AND_AC
     }
 
     /**
@@ -64,18 +88,42 @@ public record AcProgram(
      *
      * @param sunEnough whether the sun gives enough
      * @param batteryAbove whether the battery is above its level
-     * @param acFeeds whether AC feeds the loads, else the battery does
+     * @param feeds what the loads live on
      * @param acCharges whether AC charges beside what the sun gives
      */
-    public record Case(boolean sunEnough, boolean batteryAbove, boolean acFeeds, boolean acCharges) {}
+    public record Case(boolean sunEnough, boolean batteryAbove, Feeding feeds, boolean acCharges) {}
 
-    /** All cases, the battery above its level first, in each enough sun first. */
-    public List<Case> cases() {
+    /** All cases, the battery above its level first, in each enough sun first; for gear that blends sun with AC or only switches. */
+    public List<Case> cases(boolean blends) {
         return Stream.of(true, false)
                 .flatMap(above -> Stream.of(true, false)
-                        .map(sun ->
-                                new Case(sun, above, source.takesAc(above, true), charging.chargesFromAc(sun, true))))
+                        .map(sun -> new Case(
+                                sun,
+                                above,
+                                feeding(sun, above, blends),
+                                source.takesAc(sun, above, blends) && charging.chargesFromAc(sun))))
                 .toList();
+    }
+
+    private Feeding feeding(boolean sunEnough, boolean batteryAbove, boolean blends) {
+        boolean bySun = source == SourcePriority.SUN_FIRST && sunEnough;
+        if (!source.takesAc(sunEnough, batteryAbove, blends)) {
+            return bySun ? Feeding.SUN : Feeding.BATTERY;
+        }
+        return !blends ? Feeding.AC : bySun ? Feeding.SUN : Feeding.SUN_AND_AC;
+    }
+
+    /**
+     * Levels of the state of charge between battery and AC.
+     *
+     * @param toAcStateOfCharge at or below this the loads go to AC (fraction), 0 to 1
+     * @param toBatteryStateOfCharge above this they come back (fraction), toAcStateOfCharge to 1
+     */
+    public record FeedLevels(double toAcStateOfCharge, double toBatteryStateOfCharge) {
+        public FeedLevels {
+            Bounds.within("toAcStateOfCharge", toAcStateOfCharge, 0, 1);
+            Bounds.within("toBatteryStateOfCharge", toBatteryStateOfCharge, toAcStateOfCharge, 1);
+        }
     }
 
     /**
@@ -84,8 +132,11 @@ public record AcProgram(
      * @param kind what happens in it
      * @param when the hours
      * @param stateOfCharge charging stops at this, discharging too (fraction), 0 to 1
+     * @param watts the most the charger takes from AC, or the battery gives to AC, in it (W), above 0 to 1e6; absent for as much as goes
+     * @param toGrid whether discharging goes on past the loads out to the feeder; absent for no
      */
-    public record AcWindow(Kind kind, DailySpan when, double stateOfCharge) {
+    public record AcWindow(
+            Kind kind, DailySpan when, double stateOfCharge, Optional<Double> watts, Optional<Boolean> toGrid) {
         /** The kinds of window. */
         public enum Kind {
             /** AC feeds the loads and charges up to the state of charge. */
@@ -100,6 +151,19 @@ public record AcProgram(
             Bounds.present("kind", kind);
             Bounds.present("when", when);
             Bounds.within("stateOfCharge", stateOfCharge, 0, 1);
+            watts = Bounds.orEmpty(watts);
+            watts.ifPresent(most -> Bounds.above("watts", most, 0, 1e6));
+            toGrid = Bounds.orEmpty(toGrid);
+        }
+
+        /** A window with all that goes, for the loads alone. */
+        public AcWindow(Kind kind, DailySpan when, double stateOfCharge) {
+            this(kind, when, stateOfCharge, Optional.empty(), Optional.empty());
+        }
+
+        /** Whether the battery has to give beside AC, which takes gear that blends: a given power, or power for the feeder. */
+        public boolean givesBesideAc() {
+            return kind == Kind.DISCHARGE && (watts.isPresent() || toGrid.orElse(false));
         }
     }
 
@@ -117,5 +181,42 @@ public record AcProgram(
                     windows.stream().filter(window -> window.kind() == kind).count();
             Bounds.within("windows of kind " + kind, count, "windows", 0, 3);
         }
+        byStateOfCharge = Bounds.orEmpty(byStateOfCharge);
+        exportLimitWatts = Bounds.optional("exportLimitWatts", exportLimitWatts, 0, 1e6);
+        bypassesOverload = Bounds.orEmpty(bypassesOverload);
+    }
+
+    /** A program that goes by voltages and stops where the feeder does. */
+    public AcProgram(
+            double inputLimitAmperes,
+            SourcePriority source,
+            ChargePriority charging,
+            double toAcVolts,
+            double toBatteryVolts,
+            double levelDelaySeconds,
+            List<AcWindow> windows,
+            boolean exportsSurplus) {
+        this(
+                inputLimitAmperes,
+                source,
+                charging,
+                toAcVolts,
+                toBatteryVolts,
+                levelDelaySeconds,
+                windows,
+                exportsSurplus,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** Whether AC charges now: by the window in force (null for none), else by who charges; a window overrules nobody who says never. */
+    public boolean chargesFromAc(AcWindow window, double stateOfCharge, boolean sunEnough) {
+        if (charging == ChargePriority.SUN_ONLY) {
+            return false;
+        }
+        return window == null
+                ? charging.chargesFromAc(sunEnough)
+                : window.kind() == AcWindow.Kind.CHARGE && stateOfCharge < window.stateOfCharge();
     }
 }

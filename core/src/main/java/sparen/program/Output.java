@@ -23,7 +23,7 @@ import sparen.quantity.InvalidQuantity;
  * @param lockout what becomes of it when its protection keeps opening it
  * @param contact physical facts of its contact
  * @param clock of the device that decides; absent for one that is always right
- * @param side where it acts at a charge controller; absent for its enable input
+ * @param side where it acts at a charge controller or an inverter; absent for its enable input
  */
 public record Output(
         String id,
@@ -42,14 +42,16 @@ public record Output(
         Optional<DeviceClock> clock,
         Optional<Side> side)
         implements OutputWith {
-    /** Where a contact acts at a charge controller. */
+    /** Where a contact acts at a charge controller or an inverter. */
     public enum Side {
         /** At an input that permits it. */
         ENABLE,
         /** In the line from its arrays. */
         ARRAY,
         /** In the line to the battery: opening it under a live array can destroy the controller. */
-        BATTERY
+        BATTERY,
+        /** At the input of an inverter that permits its charger alone: the loads stay fed. */
+        CHARGE
     }
 
     /** Positions of a contact. */

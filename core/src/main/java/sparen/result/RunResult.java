@@ -14,6 +14,7 @@ import java.util.List;
  * @param loads one a load, in the site's order
  * @param battery what the batteries went through
  * @param generators one a generator, in the site's order
+ * @param feeders one a feeder, in the site's order
  * @param lowestStateOfCharge and when it was (fraction, s)
  * @param lowestBatteryVolts and when it was (V, s)
  * @param endStateOfCharge at the end (fraction)
@@ -33,6 +34,7 @@ public record RunResult(
         List<LoadFigures> loads,
         BatteryFigures battery,
         List<GeneratorFigures> generators,
+        List<FeederFigures> feeders,
         Lowest lowestStateOfCharge,
         Lowest lowestBatteryVolts,
         double endStateOfCharge,
@@ -47,6 +49,7 @@ public record RunResult(
         outputs = List.copyOf(outputs);
         loads = List.copyOf(loads);
         generators = List.copyOf(generators);
+        feeders = List.copyOf(feeders);
     }
 
     /** Until when all that happened is told (s): where there were more events than the log takes, until the last of them. */

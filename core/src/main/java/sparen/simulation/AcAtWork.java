@@ -2,11 +2,11 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
+import sparen.power.AcConditions;
 import sparen.power.AcSide;
 import sparen.power.ChargeRegulator;
 import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
-import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeProgram;
 import sparen.result.Change;
 import sparen.result.Event;
@@ -21,7 +21,7 @@ import sparen.site.Site;
 /** The AC side in one run: inverter, sources, sun on the AC side, windows; and the energy that passed through it. */
 final class AcAtWork implements Part {
     final AcSide side;
-    final AcSide.Conditions conditions = new AcSide.Conditions();
+    final AcConditions conditions = new AcConditions();
     final EngineGenerator[] generators;
     final FeederAtWork[] feeders;
     /** AC that has been away for so long finds a charger that begins anew (s); judgement, no source. */
@@ -35,18 +35,16 @@ final class AcAtWork implements Part {
     private final LocalClock clock;
     private final AcProgram program;
     private double arraysUntil;
-    private double windowUntil;
+    private final WindowsAtWork windows;
     private double sunWatts;
     private double due = Double.NEGATIVE_INFINITY;
     private double lowVolts;
     private double highVolts;
     private boolean dirty = true;
     private double nextHand;
-    double chargerJoules;
-    double importJoules;
-    double exportJoules;
-    double curtailedJoules;
-    double sunUsedJoules;
+    private final SunLeft sun;
+    private double spareDue;
+    final AcEnergies energies = new AcEnergies();
 
     AcAtWork(
             Inverter inverter,
@@ -55,7 +53,9 @@ final class AcAtWork implements Part {
             List<AcCoupledArray> arrayInverters,
             List<ArrayInput> arrays,
             LocalClock clock,
+            SunLeft sun,
             long seed) {
+        this.sun = sun;
         side = new AcSide(inverter, program);
         this.program = program;
         this.sources = sources;
@@ -73,9 +73,10 @@ final class AcAtWork implements Part {
         }
         generators = engines.toArray(EngineGenerator[]::new);
         feeders = lines.toArray(FeederAtWork[]::new);
+        lookAnew();
         nextHand = handAfter(Double.NEGATIVE_INFINITY);
         arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
-        windowUntil = program.windows().isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
+        windows = new WindowsAtWork(program.windows(), clock);
     }
 
     /** The charger in the inverter of a site. */
@@ -95,6 +96,13 @@ final class AcAtWork implements Part {
         dirty = true;
     }
 
+    /** The sun on the DC side is another: whether it is enough for all loads. */
+    void takeSun(boolean enough) {
+        dirty |= enough != conditions.sunEnough;
+        conditions.sunEnough = enough;
+        lookAnew();
+    }
+
     /** Takes sources, sun and windows of an instant (s). */
     void moveTo(double seconds, List<PartEvent> moved) {
         for (FeederAtWork feeder : feeders) {
@@ -109,8 +117,8 @@ final class AcAtWork implements Part {
         if (seconds >= arraysUntil) {
             moveArrays(seconds);
         }
-        if (seconds >= windowUntil) {
-            findWindow(seconds);
+        if (windows.moveTo(seconds)) {
+            conditions.window = windows.inForce();
             dirty = true;
         }
         if (seconds >= nextHand) {
@@ -133,60 +141,44 @@ final class AcAtWork implements Part {
         dirty = true;
     }
 
-    private void findWindow(double seconds) {
-        clock.moveTo(seconds);
-        conditions.window = null;
-        windowUntil = Double.POSITIVE_INFINITY;
-        var local = clock.local(seconds);
-        for (AcWindow window : program.windows()) {
-            if (conditions.window == null && window.when().contains(local)) {
-                conditions.window = window;
-            }
-            windowUntil = Math.min(windowUntil, clock.nextEdge(window.when(), seconds));
-        }
-    }
-
-    private static Change changeTo(EngineGenerator.State state) {
-        return switch (state) {
-            case STOPPED -> Change.STOPPED;
-            case STARTING -> Change.STARTING;
-            case WAITING -> Change.START_FAILED;
-            case RUNNING -> Change.RUNNING;
-            case COOLING -> Change.COOLING;
-            case FAILED -> Change.GAVE_UP;
-        };
-    }
-
     /**
      * Lets everything look that may have to.
      *
      * @return whether something changed in what it draws, offers or feeds
      */
-    boolean settle(double seconds, double dcVolts, double charge, List<PartEvent> moved) {
+    boolean settle(double seconds, double dcVolts, double charge, double chargerDcWatts, List<PartEvent> moved) {
         for (EngineGenerator generator : generators) {
             while (generator.settle(seconds)) {
                 moved.add(new PartEvent(
-                        Event.Kind.GENERATOR, generator.generator().id(), Fact.of(changeTo(generator.state()))));
+                        Event.Kind.GENERATOR,
+                        generator.generator().id(),
+                        Fact.of(generator.state().change())));
                 dirty = true;
             }
         }
-        boolean byCharge = conditions.window != null
-                && charge <= conditions.window.stateOfCharge()
-                        != conditions.stateOfCharge <= conditions.window.stateOfCharge();
-        if (!dirty && !byCharge && seconds < due && dcVolts >= lowVolts && dcVolts <= highVolts) {
+        double level = levelOfCharge();
+        boolean byCharge = charge <= level != conditions.stateOfCharge <= level;
+        lookForSpare(seconds);
+        boolean watches = side.watchesSource();
+        if (!dirty && !byCharge && !watches && seconds < due && dcVolts >= lowVolts && dcVolts <= highVolts) {
             return false;
         }
         dirty = false;
         conditions.dcVolts = dcVolts;
         conditions.stateOfCharge = charge;
         conditions.sunWatts = sunWatts;
+        conditions.chargerWatts = chargerDcWatts / side.chargerEfficiency();
         takeSource();
         double drawBefore = side.drawWatts();
         double offerBefore = side.offerWatts();
         boolean aliveBefore = side.isAlive();
+        int sourceBefore = side.sourceAtHand();
         List<Fact> happened = side.settle(seconds, conditions);
         if (!happened.isEmpty()) {
             moved.add(new PartEvent(Event.Kind.AC, side.inverter().id(), happened));
+        }
+        if ((sourceBefore < 0) != (side.sourceAtHand() < 0)) {
+            lookAnew();
         }
         due = side.dueSeconds();
         lowVolts = side.lowestVolts(dcVolts);
@@ -197,8 +189,37 @@ final class AcAtWork implements Part {
                 || aliveBefore != side.isAlive();
     }
 
+    /** The state of charge (fraction) at which something changes next, NaN for none. */
+    double levelOfCharge() {
+        return conditions.window != null ? conditions.window.stateOfCharge() : side.feedStateOfCharge();
+    }
+
+    private void lookAnew() {
+        spareDue = side.inverter().blends() ? Double.NEGATIVE_INFINITY : Double.POSITIVE_INFINITY;
+    }
+
+    /** Gear that blends looks once a minute at what the sun has to spare; nobody looks at night. */
+    private void lookForSpare(double seconds) {
+        if (seconds < spareDue) {
+            return;
+        }
+        double before = conditions.spareWatts;
+        if (side.sourceAtHand() < 0) {
+            conditions.spareWatts = 0;
+            spareDue = Double.POSITIVE_INFINITY;
+        } else {
+            boolean acCharges =
+                    program.chargesFromAc(conditions.window, conditions.stateOfCharge, conditions.sunEnough);
+            conditions.spareWatts =
+                    sun.spareWatts(program.source() == AcProgram.SourcePriority.SUN_FIRST && !acCharges);
+            spareDue = sun.isOut() ? 60 * (Math.floor(seconds / 60) + 1) : Double.POSITIVE_INFINITY;
+        }
+        dirty |= before != conditions.spareWatts;
+    }
+
     private void takeSource() {
         conditions.source = -1;
+        conditions.from = null;
         int feeder = 0;
         int generator = 0;
         for (int i = 0; i < sources.size(); i++) {
@@ -207,9 +228,7 @@ final class AcAtWork implements Part {
                     : generators[generator++].isPresent();
             if (present && conditions.source < 0) {
                 conditions.source = i;
-                conditions.sourceLegs = sources.get(i).legs();
-                conditions.sourceLegWatts =
-                        sources.get(i).legWatts(side.inverter().acVolts());
+                conditions.from = sources.get(i);
             }
         }
     }
@@ -222,29 +241,16 @@ final class AcAtWork implements Part {
      * @return cost of it
      */
     double count(double seconds, double chargerDcJoules) {
-        chargerJoules = chargerDcJoules / side.chargerEfficiency();
-        double surplus = side.surplusWatts() * seconds;
-        double bySun = Math.min(surplus, chargerJoules);
-        double left = surplus - bySun;
-        importJoules = 0;
-        exportJoules = 0;
         AcSource source = side.sourceAtHand() < 0 ? null : sources.get(side.sourceAtHand());
-        if (source != null) {
-            importJoules = side.fixedImportWatts() * seconds + chargerJoules - bySun;
-            if (source instanceof AcSource.Feeder feeder && program.exportsSurplus()) {
-                exportJoules = Math.min(left, feeder.exportWatts() * seconds);
-            }
-        }
-        curtailedJoules = left - exportJoules;
-        sunUsedJoules = sunWatts() * seconds - curtailedJoules;
+        energies.count(seconds, side, program, source, sunWatts(), chargerDcJoules);
         double cost = 0;
         for (EngineGenerator generator : generators) {
-            generator.count(seconds, generator.generator() == source ? importJoules : 0);
+            generator.count(seconds, generator.generator() == source ? energies.importJoules : 0);
         }
         for (FeederAtWork feeder : feeders) {
             feeder.count(seconds);
             if (feeder.feeder == source) {
-                cost += feeder.cost(importJoules, exportJoules);
+                cost += feeder.cost(energies.importJoules, energies.exportJoules);
             }
         }
         return cost;
@@ -253,8 +259,7 @@ final class AcAtWork implements Part {
     /** Whether a window has the charger charge to a state of charge that is not reached. */
     boolean isToCharge() {
         return conditions.window != null
-                && conditions.window.kind() == AcWindow.Kind.CHARGE
-                && conditions.stateOfCharge < conditions.window.stateOfCharge()
+                && program.chargesFromAc(conditions.window, conditions.stateOfCharge, conditions.sunEnough)
                 && side.sourceAtHand() >= 0;
     }
 
@@ -269,7 +274,7 @@ final class AcAtWork implements Part {
 
     @Override
     public double dueSeconds() {
-        double next = Math.min(due, Math.min(arraysUntil, windowUntil));
+        double next = Math.min(due, Math.min(spareDue, Math.min(arraysUntil, windows.dueSeconds())));
         for (FeederAtWork feeder : feeders) {
             next = Math.min(next, feeder.nextChange());
         }

@@ -54,7 +54,6 @@ final class Circuit {
     final Branches branches;
     private final Feeds feeds;
     private final double[] byFeed;
-    private final SiteInputs inputs;
     final PulsedAtWork[] pulsed;
     /** All that watches the bus. */
     final Part[] parts;
@@ -80,10 +79,11 @@ final class Circuit {
     private boolean mainOpen;
     boolean sourcesShut;
     private double talkDue = Double.POSITIVE_INFINITY;
+    final SunLeft sun;
 
     Circuit(Scenario scenario, SiteInputs inputs) {
         site = scenario.plan().site();
-        this.inputs = inputs;
+        sun = new SunLeft(this, inputs);
         clock = new LocalClock(
                 scenario.start(), scenario.durationSeconds(), site.location().zone());
         batteries = BatteriesAtWork.of(site);
@@ -136,6 +136,7 @@ final class Circuit {
                         site.acArrays(),
                         inputs.acArrays,
                         clock,
+                        sun,
                         scenario.seed());
         acCharger = inverter.flatMap(Inverter::charger)
                 .map(charger -> AcAtWork.regulator(
@@ -198,8 +199,8 @@ final class Circuit {
             controller.moveTo(seconds);
             sunMoved |= controller.validUntil() != before;
         }
-        if (sunMoved && ac != null && ac.side.program().charging() == AcProgram.ChargePriority.SUN_FIRST) {
-            ac.touch();
+        if (sunMoved && ac != null) {
+            ac.takeSun(sun.isEnough());
         }
         for (int i = 0; i < sources.length; i++) {
             sources[i].moveTo(seconds);
@@ -442,21 +443,9 @@ final class Circuit {
         }
         if (ac != null) {
             ac.conditions.dcAlive = !dead && !floating;
-            ac.conditions.sunEnough = sunEnough();
+            ac.conditions.sunEnough = sun.isEnough();
             ac.touch();
         }
-    }
-
-    private boolean sunEnough() {
-        double sun = 0;
-        for (ControllerAtWork controller : controllers) {
-            sun += controller.arrayWatts(now);
-        }
-        double wanted = 0;
-        for (int i = 0; i < loads.length; i++) {
-            wanted += isServed(i) ? loads[i].watts() : 0;
-        }
-        return sun > wanted;
     }
 
     private void applyLoad(int i) {
@@ -593,7 +582,7 @@ final class Circuit {
                         Event.Kind.SYNCHRONISED, monitor.counter.settings().id(), Fact.of(Change.COUNTED_FULL)));
             }
         }
-        if (ac != null && ac.settle(seconds, inverterVolts(), reportedCharge(), moved)) {
+        if (ac != null && ac.settle(seconds, inverterVolts(), reportedCharge(), chargerWatts(), moved)) {
             changed = true;
         }
         loadsChanged |= changed;
@@ -657,7 +646,7 @@ final class Circuit {
 
     /** The reported state of charge (fraction) that a window in force goes by, NaN where none does. */
     double reportLevel() {
-        return ac == null || ac.conditions.window == null ? Double.NaN : ac.conditions.window.stateOfCharge();
+        return ac == null ? Double.NaN : ac.levelOfCharge();
     }
 
     private double reportedCharge() {
@@ -770,6 +759,24 @@ final class Circuit {
         return ac == null || dead || floating ? 0 : ac.side.drawWatts();
     }
 
+    private double chargerWatts() {
+        return acCharger == null || floating ? 0 : chargerAmperes() * chargerVolts();
+    }
+
+    /** What comes from other sources than the arrays (W): given currents, direct-current generators, the charger on AC. */
+    double otherSourceWatts() {
+        double brought = chargerWatts();
+        for (int branch = branches.firstSource; branch < branches.firstLoad; branch++) {
+            brought += bus.current(branch)[0] * bus.farVolts(branch)[0];
+        }
+        return brought;
+    }
+
+    /** The instant it stands at (s). */
+    double now() {
+        return now;
+    }
+
     double chargerVolts() {
         return bus.farVolts(branches.charger)[0];
     }
@@ -822,32 +829,6 @@ final class Circuit {
             }
         }
         return fault;
-    }
-
-    /** What the arrays could give now and nobody takes (W), at the chargers' outputs. */
-    double surplusWatts() {
-        double unused = ac == null ? 0 : ac.side.surplusWatts();
-        for (ControllerAtWork controller : controllers) {
-            double could = Math.min(
-                    controller.arrayWatts(now) * controller.controller.efficiency(),
-                    controller.controller.maximumAmperes() * Math.max(busVolts(), 1));
-            double given = floating ? 0 : bus.current(controller.branch)[0] * bus.farVolts(controller.branch)[0];
-            unused += controller.isArrayOpen() ? 0 : Math.max(0, could - given);
-        }
-        return unused;
-    }
-
-    /** Voltage of a controller's arrays now (V): open where nothing is taken, towards the maximum power point where all is. */
-    double arrayVolts(int index) {
-        ControllerAtWork controller = controllers[index];
-        double open = inputs.arrayVolts(index)[controller.input.minute(now)];
-        double has = controller.arrayWatts(now);
-        if (floating || controller.isArrayOpen() || has <= 0) {
-            return open;
-        }
-        double taken = bus.current(controller.branch)[0] * bus.farVolts(controller.branch)[0];
-        double share = Math.min(1, Math.max(0, taken / (has * controller.controller.efficiency())));
-        return open * (1 - share * controller.fallToMaximumPower());
     }
 
     /** Whether no battery gives the bus a voltage. */

@@ -246,14 +246,14 @@ final class LedgerMeter {
         sums[COST] += ac.count(step, charger);
         double sun = ac.sunWatts() * step;
         sums[AC_ARRAY] += sun;
-        sums[CURTAILED] += ac.curtailedJoules;
-        sums[EXPORT] += ac.exportJoules;
+        sums[CURTAILED] += ac.energies.curtailedJoules;
+        sums[EXPORT] += ac.energies.exportJoules;
         boolean byGenerator = ac.importsFromGenerator();
-        sums[byGenerator ? GENERATOR : IMPORT] += ac.importJoules;
-        sums[CONVERSION_LOSS] += ac.chargerJoules - charger;
-        from[0] += ac.sunUsedJoules;
-        from[byGenerator ? 3 : 4] = ac.importJoules;
-        to[3] = ac.exportJoules;
+        sums[byGenerator ? GENERATOR : IMPORT] += ac.energies.importJoules;
+        sums[CONVERSION_LOSS] += ac.energies.chargerJoules - charger;
+        from[0] += ac.energies.sunUsedJoules;
+        from[byGenerator ? 3 : 4] = ac.energies.importJoules;
+        to[3] = ac.energies.exportJoules;
         double draw = circuit.inverterDrawWatts() * step;
         double invertedFrom = 0;
         double idle = 0;
@@ -268,9 +268,9 @@ final class LedgerMeter {
             invertedFrom = Math.max(0, circuit.acLoadWatts() - ac.sunWatts()) * step;
             sums[CONVERSION_LOSS] += draw - idle - invertedFrom;
         }
-        stepWatts[TraceRecorder.AC_SOURCE] = ac.importJoules / step;
-        stepWatts[TraceRecorder.GENERATOR] = byGenerator ? ac.importJoules / step : 0;
-        stepWatts[TraceRecorder.TAKEN] -= ac.curtailedJoules / step;
+        stepWatts[TraceRecorder.AC_SOURCE] = ac.energies.importJoules / step;
+        stepWatts[TraceRecorder.GENERATOR] = byGenerator ? ac.energies.importJoules / step : 0;
+        stepWatts[TraceRecorder.TAKEN] -= ac.energies.curtailedJoules / step;
         return idle;
     }
 

@@ -13,6 +13,7 @@ import sparen.program.Surroundings;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
+import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.PartEvent;
 import sparen.result.RunResult;
@@ -407,6 +408,9 @@ final class Run {
         List<GeneratorFigures> generators = circuit.ac == null
                 ? List.of()
                 : Arrays.stream(circuit.ac.generators).map(Run::figures).toList();
+        List<FeederFigures> feeders = circuit.ac == null
+                ? List.of()
+                : Arrays.stream(circuit.ac.feeders).map(FeederAtWork::figures).toList();
         return new RunResult(
                 chattered ? RunResult.Status.CHATTERING : RunResult.Status.FINISHED,
                 log.events(),
@@ -417,6 +421,7 @@ final class Run {
                 Arrays.stream(circuit.loads).map(load -> load.figures(now)).toList(),
                 wear.figures(reported),
                 generators,
+                feeders,
                 new RunResult.Lowest(lowestCharge, lowestChargeAt),
                 new RunResult.Lowest(lowestVolts, lowestVoltsAt),
                 circuit.batteries.charge(),

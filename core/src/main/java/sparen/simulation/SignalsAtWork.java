@@ -153,11 +153,11 @@ final class SignalsAtWork {
             }
         }
         if (usesMinutes && now >= nextMinute) {
-            values[Signal.SURPLUS_WATTS] = circuit.surplusWatts();
+            values[Signal.SURPLUS_WATTS] = circuit.sun.surplusWatts();
             // A rule that names a controller's arrays has been refused where their voltages are not told.
             for (int i = 0; i < circuit.controllers.length; i++) {
                 if (used.get(arrays[i])) {
-                    values[arrays[i]] = circuit.arrayVolts(i);
+                    values[arrays[i]] = circuit.sun.arrayVolts(i);
                 }
             }
         }

@@ -43,7 +43,7 @@ final class Targets {
         for (ControllerAtWork controller : circuit.controllers) {
             if (controller.controller.id().equals(id)) {
                 return switch (output.side().orElse(Output.Side.ENABLE)) {
-                    case ENABLE -> controller.regulator::enable;
+                    case ENABLE, CHARGE -> controller.regulator::enable;
                     case ARRAY -> closed -> circuit.connectArray(controller, closed);
                     case BATTERY -> closed -> circuit.connectController(controller, closed);
                 };
@@ -55,7 +55,9 @@ final class Targets {
             }
         }
         if (circuit.ac.side.inverter().id().equals(id)) {
-            return circuit.ac.side::enable;
+            return output.side().orElse(Output.Side.ENABLE) == Output.Side.CHARGE
+                    ? circuit.ac.side::enableCharger
+                    : circuit.ac.side::enable;
         }
         for (EngineGenerator generator : circuit.ac.generators) {
             if (generator.generator().id().equals(id)) {

@@ -1,6 +1,7 @@
 package sparen.site;
 
 import java.util.List;
+import java.util.Optional;
 import sparen.quantity.Bounds;
 
 /** What can bring AC to a transfer switch. */
@@ -26,6 +27,11 @@ public sealed interface AcSource {
      */
     static double legVolts(double acVolts, int legs) {
         return legs == 2 && acVolts >= BETWEEN_LEGS_FROM ? acVolts / 2 : acVolts;
+    }
+
+    /** Voltage of a leg to neutral (V) while so much is drawn from it (W); 0 where the line cannot carry it. */
+    default double legVoltsUnder(double watts, double acVolts) {
+        return legVolts(acVolts, legs());
     }
 
     /** What one leg can give (A). */
@@ -95,6 +101,8 @@ public sealed interface AcSource {
      * @param meanOutageSeconds mean length (s), 1 to 1e6
      * @param exportWatts the most it takes back (W), 0 to 1e6
      * @param bands prices by the clock, 0 to 20; the first that holds counts, outside all nothing is paid
+     * @param volts of a leg to neutral with nothing drawn (V), 50 to 400; absent for the inverter's nominal one
+     * @param legOhms of each leg out and back, from where its voltage is stiff (Ω), 0 to 20; absent for a stiff one
      */
     record Feeder(
             String id,
@@ -104,7 +112,9 @@ public sealed interface AcSource {
             double outagesPerYear,
             double meanOutageSeconds,
             double exportWatts,
-            List<PriceBand> bands)
+            List<PriceBand> bands,
+            Optional<Double> volts,
+            Optional<Double> legOhms)
             implements AcSource {
         public Feeder {
             Bounds.id("id", id);
@@ -116,6 +126,38 @@ public sealed interface AcSource {
             Bounds.within("exportWatts", exportWatts, 0, 1e6);
             bands = Bounds.orNone(bands);
             Bounds.within("bands", bands.size(), "bands", 0, 20);
+            volts = Bounds.optional("volts", volts, 50, 400);
+            legOhms = Bounds.optional("legOhms", legOhms, 0, 20);
+        }
+
+        /** A stiff one at the nominal voltage. */
+        public Feeder(
+                String id,
+                String name,
+                double breakerAmperes,
+                int legs,
+                double outagesPerYear,
+                double meanOutageSeconds,
+                double exportWatts,
+                List<PriceBand> bands) {
+            this(
+                    id,
+                    name,
+                    breakerAmperes,
+                    legs,
+                    outagesPerYear,
+                    meanOutageSeconds,
+                    exportWatts,
+                    bands,
+                    Optional.empty(),
+                    Optional.empty());
+        }
+
+        @Override
+        public double legVoltsUnder(double watts, double acVolts) {
+            double stiff = volts.orElse(AcSource.legVolts(acVolts, legs));
+            double root = stiff * stiff - 4 * legOhms.orElse(0.0) * watts;
+            return root < 0 ? 0 : (stiff + Math.sqrt(root)) / 2;
         }
 
         @Override

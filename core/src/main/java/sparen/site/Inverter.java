@@ -103,11 +103,40 @@ public record Inverter(
      * @param maximumAmperes through the switch on each leg (A), above 0 to 1000
      * @param qualifySeconds how long the source must have been good (s), 0 to 600; 10–15 s usual
      * @param assists whether it helps a source out of the battery when the loads exceed the input limit
+     * @param blends whether it can put power from its DC side beside AC, for the loads or out to a feeder; absent for one that only switches
+     * @param accepts the voltage it takes; absent for any
      */
-    public record Transfer(double maximumAmperes, double qualifySeconds, boolean assists) {
+    public record Transfer(
+            double maximumAmperes,
+            double qualifySeconds,
+            boolean assists,
+            Optional<Boolean> blends,
+            Optional<Accepts> accepts) {
         public Transfer {
             Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
             Bounds.within("qualifySeconds", qualifySeconds, 0, 600);
+            blends = Bounds.orEmpty(blends);
+            accepts = Bounds.orEmpty(accepts);
+        }
+
+        /** One that only switches, at any voltage. */
+        public Transfer(double maximumAmperes, double qualifySeconds, boolean assists) {
+            this(maximumAmperes, qualifySeconds, assists, Optional.empty(), Optional.empty());
+        }
+    }
+
+    /**
+     * The AC it takes, at its input and to neutral.
+     *
+     * @param lowVolts below this it goes back to the battery (V), 0 to 300
+     * @param highVolts above this too (V), above lowVolts to 400
+     * @param delaySeconds for how long (s), 0 to 60
+     */
+    public record Accepts(double lowVolts, double highVolts, double delaySeconds) {
+        public Accepts {
+            Bounds.within("lowVolts", lowVolts, 0, 300);
+            Bounds.above("highVolts", highVolts, lowVolts, 400);
+            Bounds.within("delaySeconds", delaySeconds, 0, 60);
         }
     }
 
@@ -134,6 +163,19 @@ public record Inverter(
     /** DC power (W) for an AC power (W, 0 or more) while it is on. */
     public double dcWatts(double acWatts) {
         return idleWatts + acWatts * (1 + proportionalLoss) + quadraticLoss * acWatts * acWatts / continuousWatts;
+    }
+
+    /** AC power (W, 0 or more) that a DC power (W) makes while it is on: the other way round, the root of the square above. */
+    public double acWatts(double dcWatts) {
+        double left = Math.max(0, dcWatts - idleWatts);
+        double linear = 1 + proportionalLoss;
+        double square = quadraticLoss / continuousWatts;
+        return 2 * left / (linear + Math.sqrt(linear * linear + 4 * square * left));
+    }
+
+    /** Whether it can put power from its DC side beside AC. */
+    public boolean blends() {
+        return transfer.isPresent() && transfer.get().blends().orElse(false);
     }
 
     /** AC to DC power (fraction) at an AC power above 0 (W). */

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.quantity.Standard;
+import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
 import sparen.result.OutputFigures;
@@ -74,6 +75,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 0.05));
         addUnserved(figures, after, first.ledger(), second.ledger());
         addEnergies(figures, first.ledger(), second.ledger());
+        addBands(figures, first, second);
         addGenerators(figures, first, second);
         addOutputs(figures, before, first, after, second);
         figures.add(new Figure(
@@ -125,7 +127,27 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 first.importJoules() / Standard.WATT_HOUR,
                 second.importJoules() / Standard.WATT_HOUR,
                 tell));
+        figures.add(new Figure(
+                "Given back to a feeder",
+                "Wh",
+                first.exportJoules() / Standard.WATT_HOUR,
+                second.exportJoules() / Standard.WATT_HOUR,
+                tell));
         figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1));
+    }
+
+    /** What each price band cost in both, where both have the same bands. */
+    private static void addBands(List<Figure> figures, RunResult first, RunResult second) {
+        for (FeederFigures before : first.feeders()) {
+            second.feeders().stream()
+                    .filter(after -> after.feeder().equals(before.feeder()))
+                    .flatMap(after -> after.bands().stream())
+                    .forEach(now -> before.bands().stream()
+                            .filter(then -> then.hours().equals(now.hours()))
+                            .limit(1)
+                            .forEach(then ->
+                                    figures.add(new Figure("Cost, " + now.hours(), "", then.cost(), now.cost(), 1))));
+        }
     }
 
     private static double thrownAway(Ledger ledger) {

@@ -357,6 +357,18 @@ public class ChecksTest {
                 Severity.NOTE
             },
             {"WindowEarnsLittle", feeder(1.9), Severity.NOTE},
+            {
+                "CannotBlend",
+                windows(
+                        PLAN,
+                        new AcWindow(
+                                AcWindow.Kind.DISCHARGE,
+                                DailySpan.daily(17, 20),
+                                0.4,
+                                Optional.of(800.0),
+                                Optional.empty())),
+                Severity.CAUTION
+            },
             {"VolatileClock", volatileClock, Severity.CAUTION},
             {
                 "WindowDisabled",

@@ -15,6 +15,7 @@ import sparen.program.rule.VoltageDisconnect;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
+import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
@@ -274,6 +275,12 @@ public class AcSideTest {
         double charged = result.ledger().importJoules() - idle * (6 * HOUR - 12);
         double expected = (charged / 3.6e6) * 1 + idle / 3.6e6 * (2 * HOUR * 1 + (4 * HOUR - 12) * 3);
         assertEquals(result.ledger().cost(), expected, 1e-6);
+        FeederFigures feeder = result.feeders().get(0);
+        FeederFigures.BandFigures dear = feeder.bands().get(1);
+        assertEquals(dear.hours(), "04:00–02:00");
+        assertEquals(dear.importKilowattHours(), idle * (4 * HOUR - 12) / 3.6e6, 1e-9);
+        assertEquals(dear.cost(), 3 * dear.importKilowattHours(), 1e-9);
+        assertEquals(feeder.cost(), expected, 1e-6);
     }
 
     /** The contact that cuts the inverter's enable takes all its AC loads with it. */

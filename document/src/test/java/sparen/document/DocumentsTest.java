@@ -45,7 +45,8 @@ public class DocumentsTest {
             ("capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction efficiency factor"
                             + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
                             + " normalValue ofOurs outputs powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
-                            + " startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk trips winter")
+                            + " startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
+                            + " toBatteryStateOfCharge trips winter")
                     .split(" "));
 
     private static final Path SCHEMA = Path.of("../docs/schema/plan-1.schema.json");

@@ -16,6 +16,7 @@ import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.result.BatteryFigures;
 import sparen.result.DayFigures;
+import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.LoadFigures;
 import sparen.result.OutputFigures;
@@ -52,6 +53,7 @@ record RunSummary(
         List<LoadFigures> loads,
         BatteryFigures battery,
         List<GeneratorFigures> generators,
+        List<FeederFigures> feeders,
         RunResult.Lowest lowestStateOfCharge,
         RunResult.Lowest lowestBatteryVolts,
         double endStateOfCharge,
@@ -88,6 +90,7 @@ record RunSummary(
                 result.loads(),
                 result.battery(),
                 result.generators(),
+                result.feeders(),
                 result.lowestStateOfCharge(),
                 result.lowestBatteryVolts(),
                 result.endStateOfCharge(),

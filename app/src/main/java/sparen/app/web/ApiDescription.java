@@ -6,9 +6,12 @@ import io.swagger.v3.oas.models.media.Discriminator;
 import io.swagger.v3.oas.models.media.ObjectSchema;
 import io.swagger.v3.oas.models.media.Schema;
 import io.swagger.v3.oas.models.media.StringSchema;
+import java.lang.reflect.RecordComponent;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
 import org.springdoc.core.customizers.OpenApiCustomizer;
 import org.springframework.stereotype.Component;
 import sparen.document.Documents;
@@ -42,7 +45,13 @@ class ApiDescription implements OpenApiCustomizer {
                     .forEach(part -> properties.putAll(part.getProperties()));
             Schema<?> plain = new ObjectSchema();
             plain.setProperties(properties);
-            plain.setRequired(properties.keySet().stream().toList());
+            List<String> optional = Stream.of(kind.getValue().getRecordComponents())
+                    .filter(component -> component.getType() == Optional.class)
+                    .map(RecordComponent::getName)
+                    .toList();
+            plain.setRequired(properties.keySet().stream()
+                    .filter(property -> !optional.contains(property))
+                    .toList());
             schemas.put(name, plain);
             base.addOneOfItem(new Schema<>().$ref(REFERENCE + name));
             discriminator.mapping(kind.getKey(), REFERENCE + name);

@@ -1,0 +1,71 @@
+package sparen.power;
+
+import sparen.program.AcProgram.AcWindow;
+import sparen.site.AcSource;
+
+/** What is on the AC side of an inverter at an instant. Filled in by the caller before {@link AcSide#settle}. */
+public final class AcConditions {
+    /** Real power of the loads that are switched on, on each leg (W). */
+    public final double[] legWatts = new double[3];
+
+    /** Apparent power of all loads together (VA). */
+    public double voltAmperes;
+
+    /** What arrays on the AC side could give (W). */
+    public double sunWatts;
+
+    /** What the sun on the DC side has to spare for the AC side (W, DC); looked at only where the gear blends. */
+    public double spareWatts;
+
+    /** Index of the source that is there, −1 for none. */
+    public int source = -1;
+
+    /** That source; null for none. */
+    public AcSource from;
+
+    /** What the charger takes from AC (W). */
+    public double chargerWatts;
+
+    /** Air temperature (°C). */
+    public double airCelsius;
+
+    /** State of charge that windows and levels go by (fraction). */
+    public double stateOfCharge;
+
+    /** Voltage at its DC terminals (V). */
+    public double dcVolts;
+
+    /** Whether the DC bus is alive. */
+    public boolean dcAlive;
+
+    /** Whether the sun gives as much as all loads take. */
+    public boolean sunEnough;
+
+    /** The window in force, null for none. */
+    public AcWindow window;
+
+    /** All legs together (W). */
+    public double watts() {
+        return legWatts[0] + legWatts[1] + legWatts[2];
+    }
+
+    /** The load on the heaviest of the source's legs (W). */
+    double heaviestLeg() {
+        double heaviest = 0;
+        for (int leg = 0; leg < from.legs(); leg++) {
+            heaviest = Math.max(heaviest, legLoad(leg));
+        }
+        return heaviest;
+    }
+
+    /** Load on one of the source's legs (W); what hangs on a leg it does not have goes to its last. */
+    double legLoad(int leg) {
+        double sum = legWatts[leg];
+        if (leg == from.legs() - 1) {
+            for (int beyond = leg + 1; beyond < legWatts.length; beyond++) {
+                sum += legWatts[beyond];
+            }
+        }
+        return sum;
+    }
+}

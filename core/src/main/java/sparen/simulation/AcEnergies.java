@@ -1,0 +1,50 @@
+package sparen.simulation;
+
+import sparen.power.AcSide;
+import sparen.program.AcProgram;
+import sparen.site.AcSource;
+
+/** The energies that pass through an AC side in a step, and what they cost. */
+final class AcEnergies {
+    /** What its charger took from AC (J). */
+    double chargerJoules;
+
+    /** What came from the source at hand (J). */
+    double importJoules;
+
+    /** What went out to it (J). */
+    double exportJoules;
+
+    /** Sun on the AC side that nobody took (J), and that was taken. */
+    double curtailedJoules;
+
+    double sunUsedJoules;
+
+    /**
+     * Counts a step.
+     *
+     * @param seconds its length (s)
+     * @param source at hand, null for none
+     * @param sunWatts what the sun on the AC side could give (W)
+     * @param chargerDcJoules what the charger gave to the main bus (J)
+     */
+    void count(
+            double seconds, AcSide side, AcProgram program, AcSource source, double sunWatts, double chargerDcJoules) {
+        chargerJoules = chargerDcJoules / side.chargerEfficiency();
+        double surplus = side.surplusWatts() * seconds;
+        double bySun = Math.min(surplus, chargerJoules);
+        double left = surplus - bySun;
+        importJoules = 0;
+        exportJoules = 0;
+        if (source != null) {
+            importJoules = side.fixedImportWatts() * seconds + chargerJoules - bySun;
+            double out = side.outWatts() * seconds;
+            double most = program.exportsSurplus() ? side.exportLimitWatts(source) * seconds - out : 0;
+            double outBySun = Math.min(left, most);
+            exportJoules = out + outBySun;
+            left -= outBySun;
+        }
+        curtailedJoules = left;
+        sunUsedJoules = sunWatts * seconds - curtailedJoules;
+    }
+}

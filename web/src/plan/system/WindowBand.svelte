@@ -1,0 +1,44 @@
+<script lang="ts">
+  import type { Plan } from '../../lib/api/api';
+  import { priceStretches, windowStretches, type Stretch } from './windows';
+
+  /** The windows of the AC side on a day of 24 hours, over the prices of the feeder. */
+  let { plan }: { plan: Plan } = $props();
+
+  const rows = $derived(
+    [
+      { name: 'price', stretches: priceStretches(plan) },
+      { name: 'window', stretches: windowStretches(plan.program.ac?.windows ?? []) },
+    ].filter((row) => row.stretches.length > 0),
+  );
+  const share = (hours: number) => `${String((hours / 24) * 100)}%`;
+  const clock = (hour: number) =>
+    `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60)).padStart(2, '0')}`;
+  const told = (one: Stretch) => `${clock(one.from)} to ${clock(one.to)}: ${one.says}`;
+</script>
+
+{#if rows.length > 0}
+  <figure class="mt-2 mb-3" aria-label="Windows of the day">
+    {#each rows as row (row.name)}
+      <div class="grid grid-cols-[3.75rem_1fr] items-center">
+        <span class="text-sm text-soft">{row.name}</span>
+        <ul class="relative my-0.5 h-8">
+          {#each row.stretches as one, i (i)}
+            <li
+              class="number absolute inset-y-0 truncate px-1 text-sm leading-8 {one.look}"
+              style:left={share(one.from)}
+              style:width={share(one.to - one.from)}
+              style:z-index={row.stretches.length - i}
+              title={told(one)}
+            >
+              <span class="sr-only">{told(one)}</span><span aria-hidden="true">{one.says}</span>
+            </li>
+          {/each}
+        </ul>
+      </div>
+    {/each}
+    <div class="number ml-[3.75rem] flex justify-between text-sm text-soft" aria-hidden="true">
+      {#each [0, 6, 12, 18, 24] as hour (hour)}<span>{hour}</span>{/each}
+    </div>
+  </figure>
+{/if}
