@@ -116,7 +116,7 @@
         />{@render error('capacityAmpereHours')}</label
       >
       <label
-        >Array, W<input
+        >Array, W (0 for none)<input
           class="field number mt-1 w-full"
           type="number"
           step="any"

@@ -70,6 +70,10 @@
     return `${String(number)}${shown.unit ? ` ${shown.unit}` : ''}`;
   };
 
+  const singular = $derived(label.replace(/s$/, ''));
+  const entryName = (entry: unknown, i: number) =>
+    (entry as { name?: string }).name ?? `${singular} ${String(i + 1)}`;
+
   function set(next: unknown) {
     const say = (before: unknown, after: unknown) => `${label} of ${of} ${told(before)} → ${told(after)}`;
     if (next === undefined) {
@@ -119,7 +123,9 @@
         {editor}
         {plan}
         {schema}
-        fields={Object.keys(schema.properties).filter((key) => key !== 'id' && key !== 'kind')}
+        fields={Object.keys(schema.properties).filter(
+          (key) => key !== 'id' && !(key === 'kind' && outer.oneOf),
+        )}
         value={(value ?? {}) as Record<string, unknown>}
         {path}
         {of}
@@ -140,16 +146,17 @@
           {editor}
           {plan}
           schema={schema.items ?? {}}
-          field={(entry as { name?: string }).name ?? `${label} ${i + 1}`}
+          field={entryName(entry, i)}
           value={entry}
           path="{path}/{(entry as { id?: string }).id ?? i}"
           required
-          {of}
+          of="{entryName(entry, i)} of {of}"
           {readonly}
         />
         {#if !readonly}
           <button
-            class="min-h-9 text-sm underline underline-offset-4"
+            class="mr-4 min-h-9 text-sm underline underline-offset-4"
+            aria-label="Take {entryName(entry, i)} of {of} away"
             onclick={() => set((value as unknown[]).filter((_, other) => other !== i))}>take this away</button
           >
         {/if}
@@ -160,7 +167,7 @@
         <button
           class="min-h-9 underline underline-offset-4"
           onclick={() => set([...((value ?? []) as unknown[]), beginning(schema.items ?? {}, plan)])}
-          >one more…</button
+          >one more {singular}…</button
         >
       {/if}
     </div>

@@ -1,10 +1,11 @@
 <script lang="ts">
-  import type { Plan } from '../../lib/api/api';
-  import { priceStretches, windowStretches, type Stretch } from './windows';
+  import type { DailySpan, Plan } from '../../lib/api/api';
+  import { priceStretches, windowStretches, windowWords, type Stretch } from './windows';
 
   /** The windows of the AC side on a day of 24 hours, over the prices of the feeder. */
   let { plan }: { plan: Plan } = $props();
 
+  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
   const rows = $derived(
     [
       { name: 'price', stretches: priceStretches(plan) },
@@ -14,6 +15,13 @@
   const share = (hours: number) => `${String((hours / 24) * 100)}%`;
   const clock = (hour: number) =>
     `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60)).padStart(2, '0')}`;
+  const days = (when: DailySpan) => {
+    const parts = [
+      (when.weekdays ?? []).map((day) => day.slice(0, 3).toLowerCase()).join(', '),
+      (when.months ?? []).map((month) => MONTHS[month - 1]).join(', '),
+    ].filter(Boolean);
+    return parts.length > 0 ? ` (${parts.join('; ')})` : '';
+  };
   const told = (one: Stretch) => `${clock(one.from)} to ${clock(one.to)}: ${one.says}`;
 </script>
 
@@ -25,13 +33,13 @@
         <ul class="relative my-0.5 h-8">
           {#each row.stretches as one, i (i)}
             <li
-              class="number absolute inset-y-0 truncate px-1 text-sm leading-8 {one.look}"
+              class="number absolute inset-y-0 truncate px-0.5 text-center text-sm leading-8 {one.look}"
               style:left={share(one.from)}
               style:width={share(one.to - one.from)}
               style:z-index={row.stretches.length - i}
               title={told(one)}
             >
-              <span class="sr-only">{told(one)}</span><span aria-hidden="true">{one.says}</span>
+              <span class="sr-only">{told(one)}</span><span aria-hidden="true">{one.sign}</span>
             </li>
           {/each}
         </ul>
@@ -40,5 +48,15 @@
     <div class="number ml-[3.75rem] flex justify-between text-sm text-soft" aria-hidden="true">
       {#each [0, 6, 12, 18, 24] as hour (hour)}<span>{hour}</span>{/each}
     </div>
+    <figcaption class="mt-1 text-sm">
+      <ul>
+        {#each plan.program.ac?.windows ?? [] as window, i (i)}
+          <li>
+            <span class="number">{clock(window.when.fromHour)}–{clock(window.when.toHour)}</span>
+            {windowWords(window)}{days(window.when)}
+          </li>
+        {/each}
+      </ul>
+    </figcaption>
   </figure>
 {/if}

@@ -4,7 +4,9 @@ import type { AcWindow, DailySpan, Plan } from '../../lib/api/api';
 export interface Stretch {
   from: number;
   to: number;
+  /** What it is, in words, and as a sign on the band. */
   says: string;
+  sign: string;
   look: string;
 }
 
@@ -15,27 +17,34 @@ const LOOKS: Record<AcWindow['kind'], string> = {
 };
 
 /** A span cut at midnight: one stretch, or two. */
-export function stretches(when: DailySpan, says: string, look: string): Stretch[] {
+export function stretches(when: DailySpan, says: string, look: string, sign = says): Stretch[] {
   const { fromHour: from, toHour: to } = when;
-  if (to > from) return [{ from, to, says, look }];
+  if (to > from) return [{ from, to, says, sign, look }];
   return [
-    { from, to: 24, says, look },
-    { from: 0, to, says, look },
+    { from, to: 24, says, sign, look },
+    { from: 0, to, says, sign, look },
   ].filter((one) => one.to > one.from);
 }
 
 /** What a window does, in a few words. */
 export function windowWords(window: AcWindow): string {
   const percent = `${String(Math.round(window.stateOfCharge * 100))} %`;
-  if (window.kind === 'HOLD') return 'hold';
-  const watts = window.watts === undefined ? '' : ` ${String(window.watts)} W`;
-  const out = window.toGrid ? ' to the grid' : '';
-  return window.kind === 'CHARGE' ? `charge${watts} to ${percent}` : `give${watts}${out} to ${percent}`;
+  if (window.kind === 'HOLD') return 'AC feeds, the battery is held';
+  const watts = window.watts === undefined ? '' : `${String(window.watts)} W`;
+  if (window.kind === 'CHARGE') return `AC charges${watts && ` with ${watts}`} to ${percent}`;
+  const out = window.toGrid ? ', out to the grid too,' : '';
+  return `the battery ${watts ? `gives ${watts}` : 'feeds'}${out} down to ${percent}`;
+}
+
+/** The same where there is room for a sign: what it charges or gives to. */
+function sign(window: AcWindow): string {
+  const percent = String(Math.round(window.stateOfCharge * 100));
+  return { CHARGE: `↑${percent}`, HOLD: '=', DISCHARGE: `↓${percent}` }[window.kind];
 }
 
 /** The windows on their band, in their order: of two at once the first counts. */
 export function windowStretches(windows: AcWindow[]): Stretch[] {
-  return windows.flatMap((one) => stretches(one.when, windowWords(one), LOOKS[one.kind]));
+  return windows.flatMap((one) => stretches(one.when, windowWords(one), LOOKS[one.kind], sign(one)));
 }
 
 /** The prices of the site's feeders on their band; the dearer the darker. */

@@ -9,6 +9,8 @@ final class Wells {
     private static final double EMPTY = 1e-9;
     /** The wells are level within this (fraction): which of them fills the other then does not matter. */
     private static final double LEVEL = 1e-9;
+    /** From so much on the other fills: less than what ends a step, or a step that rounding ends a hair short of it would repeat for ever. */
+    private static final double TURNED = LEVEL / 2;
 
     final double[] available = Series.zero();
     private final double[] bound = Series.zero();
@@ -68,7 +70,7 @@ final class Wells {
         if (isBound) {
             boundPiece = curve.pieceOf(boundPiece, bound[0], available[0] > bound[0]);
             boundSlope = curve.slope(boundPiece);
-            if (Math.abs(bound[0] - available[0]) > LEVEL) {
+            if (Math.abs(bound[0] - available[0]) > TURNED) {
                 follows = bound[0] > available[0];
             }
             exchange = follows ? followsPerSecond : fillsPerSecond;

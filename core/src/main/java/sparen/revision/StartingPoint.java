@@ -37,7 +37,7 @@ import sparen.site.Site;
  * @param nominalVolts 12, 24, 36 or 48 V
  * @param chemistry of the battery; not a table
  * @param capacityAmpereHours (Ah), 1 to 100,000
- * @param arrayWatts at standard test conditions (W), 10 to 1,000,000
+ * @param arrayWatts at standard test conditions (W), 10 to 1,000,000; 0 for no array where a feeder or a generator charges
  * @param inverter whether there is an inverter with a charger
  * @param generator whether a generator can charge through it
  * @param feeder whether a feeder from a grid comes to it
@@ -61,7 +61,10 @@ public record StartingPoint(
         Bounds.present("location", location);
         Bounds.present("chemistry", chemistry);
         Bounds.within("capacityAmpereHours", capacityAmpereHours, 1, 100_000);
-        Bounds.within("arrayWatts", arrayWatts, 10, 1_000_000);
+        Bounds.within("arrayWatts", arrayWatts, feeder || generator ? 0 : 10, 1_000_000);
+        if (arrayWatts > 0) {
+            Bounds.within("arrayWatts", arrayWatts, 10, 1_000_000);
+        }
         if (!VOLTAGES.contains(nominalVolts)) {
             throw new InvalidQuantity(
                     "nominalVolts", Bounds.number(nominalVolts) + " V is not one of " + VOLTAGES + " V");
@@ -79,6 +82,10 @@ public record StartingPoint(
 
     private double sets() {
         return nominalVolts / 12;
+    }
+
+    boolean hasSun() {
+        return arrayWatts > 0;
     }
 
     int cells() {
@@ -103,12 +110,18 @@ public record StartingPoint(
         Site site = StartingSite.of(this);
         List<Output> outputs = outputs();
         List<ChargeProgram> charging = new ArrayList<>();
-        charging.add(charging("controller"));
+        if (hasSun()) {
+            charging.add(charging("controller"));
+        }
         if (inverter) {
             charging.add(charging("inverter"));
         }
         Optional<AcProgram> ac = inverter
-                ? Optional.of(AcProgram.PLAIN.withInputLimitAmperes(StartingSite.inputAmperes(this)))
+                ? Optional.of(AcProgram.PLAIN
+                        .withInputLimitAmperes(StartingSite.inputAmperes(this))
+                        .withToAcVolts(bank(2.0, 2.01, 3.23, 3.58))
+                        .withToBatteryVolts(bank(2.1, 2.12, 3.32, 3.74))
+                        .withLevelDelaySeconds(300))
                 : Optional.empty();
         return new Plan(site, new Program(charging, outputs, ac), origins(site, outputs));
     }

@@ -63,15 +63,8 @@ final class StartingSite {
                 .nominalVolts(known.nominalVolts())
                 .battery(battery())
                 .mainCable(Cable.measured(0.0005))
-                .arrays(List.of(array()))
-                .controllers(List.of(new ChargeController(
-                        "controller",
-                        "Charge controller",
-                        List.of("array"),
-                        chargeAmperes(),
-                        0.96,
-                        1.5,
-                        Cable.measured(0.002))))
+                .arrays(known.hasSun() ? List.of(array()) : List.of())
+                .controllers(known.hasSun() ? List.of(controller()) : List.of())
                 .loads(loads())
                 .sensePoints(List.of(
                         new SensePoint("battery", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0),
@@ -80,6 +73,11 @@ final class StartingSite {
                 .inverter(known.inverter() ? Optional.of(inverter()) : Optional.empty())
                 .acSources(sources())
                 .build();
+    }
+
+    private ChargeController controller() {
+        return new ChargeController(
+                "controller", "Charge controller", List.of("array"), chargeAmperes(), 0.96, 1.5, Cable.measured(0.002));
     }
 
     private double chargeAmperes() {

@@ -236,6 +236,11 @@ public record Site(
         return ids;
     }
 
+    /** Whether sun of the main bus can come beside AC: there is some, and an inverter that blends. */
+    public boolean blendsSun() {
+        return !controllers.isEmpty() && inverter.filter(Inverter::blends).isPresent();
+    }
+
     /** What the crew calls a charger. */
     public String chargerName(String id) {
         return controllers.stream()

@@ -30,7 +30,7 @@ public class StartingPointTest {
         for (Chemistry chemistry : List.of(
                 Chemistry.FLOODED, Chemistry.AGM, Chemistry.GEL, Chemistry.LITHIUM_IRON_PHOSPHATE, Chemistry.NMC)) {
             for (double volts : new double[] {12, 24, 36, 48}) {
-                for (int what = 0; what < 16; what++) {
+                for (int what = 0; what < 32; what++) {
                     boolean inverter = (what & 1) > 0;
                     boolean generator = inverter && (what & 2) > 0;
                     boolean feeder = inverter && (what & 8) > 0;
@@ -40,7 +40,7 @@ public class StartingPointTest {
                             volts,
                             chemistry,
                             300,
-                            45 * volts,
+                            generator || feeder ? (what & 16) / 16 * 45 * volts : 45 * volts,
                             inverter,
                             generator,
                             feeder,
@@ -78,6 +78,23 @@ public class StartingPointTest {
                         .toList()
                         .toString(),
                 "[]");
+    }
+
+    /** A bank that AC floats for weeks comes to rest full, its wells level, and the run goes on; common practice, no source. */
+    @Test
+    public void aBankThatAcFloatsStaysFull() {
+        double weeks = 40 * 86_400;
+        for (Chemistry chemistry : List.of(Chemistry.AGM, Chemistry.GEL, Chemistry.FLOODED)) {
+            Plan plan = new StartingPoint("new", PLACE, 48, chemistry, 200, 0, true, false, true, false).plan();
+            Scenario still = new Scenario(
+                    plan,
+                    Sites.START,
+                    weeks,
+                    WeatherGenerator.generate(PLACE, Sites.START, 40 * 1440, DayType.MIXED, 15, 1),
+                    Map.of());
+            RunResult run = Simulation.run(still, new Window(0, weeks, 10));
+            assertTrue(run.endStateOfCharge() > 0.99, chemistry + " at " + run.endStateOfCharge());
+        }
     }
 
     @Test

@@ -37,7 +37,6 @@ import sparen.revision.Changes;
 import sparen.revision.UsualCharging;
 import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
-import sparen.site.Inverter;
 import sparen.working.Conductor;
 import sparen.working.Working;
 import sparen.working.Workings;
@@ -175,11 +174,7 @@ class PlanController {
                 Rating.of(plan, named),
                 UsualCharging.of(plan),
                 Conductor.of(new PlanFacts(plan, named)),
-                plan.program()
-                        .ac()
-                        .map(ac -> ac.cases(
-                                plan.site().inverter().filter(Inverter::blends).isPresent()))
-                        .orElse(List.of()));
+                plan.program().ac().map(ac -> ac.cases(plan.site().blendsSun())).orElse(List.of()));
     }
 
     private static OutputReading read(Plan plan, Output output) {
