@@ -63,18 +63,17 @@
     ['OPEN', 'open'],
     ['CLOSED', 'closed'],
   ] as const;
-  const sides = $derived(
-    atInverter
-      ? ([
-          ['ENABLE', 'all of it, at its enable input'],
-          ['CHARGE', 'its charger only, at its charge enable'],
-        ] as const)
-      : ([
-          ['ENABLE', 'at its enable input'],
+  /** Where its contact can act on what it is in front of. */
+  const sides = $derived([
+    ['ENABLE', atInverter ? 'on all of it, at its enable input' : 'at its enable input'],
+    ...(atInverter ? [['CHARGE', 'on charging alone, at its charge enable']] : []),
+    ...(atController
+      ? [
           ['ARRAY', 'in the line from the array'],
           ['BATTERY', 'in the line to the battery'],
-        ] as const),
-  );
+        ]
+      : []),
+  ]);
 </script>
 
 <div class="mt-2 border-l-4 border-ink bg-raised p-3">

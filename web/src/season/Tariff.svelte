@@ -61,7 +61,7 @@
   </div>
   {#if byTime.length > 1}
     <details class="mt-2">
-      <summary class="opens min-h-11 cursor-pointer"
+      <summary class="opens flex min-h-11 cursor-pointer items-center gap-x-3"
         >cost by {days.length > MOST_DAYS ? 'month' : 'day'}</summary
       >
       <dl class="max-w-sm">

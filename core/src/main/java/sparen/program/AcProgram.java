@@ -66,6 +66,8 @@ public record AcProgram(
         BOTH,
         /** AC only while the sun gives nothing. */
         SUN_FIRST,
+        /** AC only in the windows that are there to charge. */
+        IN_WINDOWS,
         /** Never AC, in no window either. */
         SUN_ONLY;
 

@@ -358,6 +358,11 @@ public class ChecksTest {
             },
             {"WindowEarnsLittle", feeder(1.9), Severity.NOTE},
             {
+                "LiveArrayCutOff",
+                output(inFrontOf("fan", "mppt"), "fan", one -> one.withSide(Optional.of(Output.Side.BATTERY))),
+                Severity.DANGER
+            },
+            {
                 "CannotBlend",
                 windows(
                         PLAN,

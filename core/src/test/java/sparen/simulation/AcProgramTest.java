@@ -116,6 +116,17 @@ public class AcProgramTest {
         assertEquals(held.ledger().importJoules(), 320 * (2 * HOUR - 12), 1, "loads and the idle draw alone");
     }
 
+    /** Where AC charges in its windows only, it charges in the second hour and in no other: 500 W of AC for an hour. */
+    @Test
+    public void acChargesInItsWindowsOnly() {
+        // Local time is an hour ahead of the run's own.
+        AcWindow second =
+                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(2, 3), 0.9, Optional.of(500.0), Optional.empty());
+        RunResult result = house(300, false, program(SourcePriority.AC_FIRST, ChargePriority.IN_WINDOWS, second))
+                .run(4 * HOUR);
+        assertEquals(result.ledger().importJoules(), 320 * (4 * HOUR - 12) + 500 * HOUR, 1);
+    }
+
     /** A charge window with a power takes no more: 500 W of AC, 450 W into the battery. */
     @Test
     public void aWindowChargesWithItsPower() {
