@@ -10,11 +10,11 @@ export function suppliesOf({ site }: Plan): Named[] {
   return [...(site.converters ?? []), ...(site.inverter ? [site.inverter] : [])];
 }
 
-/** All that an output can act on: loads, and controllers, converters, the inverter and generators by enable or start. */
+/** All that an output can act on: loads, and controllers, converters, the inverter, generators and DC sources by enable or start. */
 export function switchableOf(plan: Plan): Named[] {
   const { site } = plan;
   const generators = (site.acSources ?? []).filter((one) => one.kind === 'generator');
-  return [...site.loads, ...site.controllers, ...suppliesOf(plan), ...generators];
+  return [...site.loads, ...site.controllers, ...suppliesOf(plan), ...generators, ...(site.dcSources ?? [])];
 }
 
 /** A plan with one more output, off until it has a mode. */

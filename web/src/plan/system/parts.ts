@@ -13,6 +13,7 @@ export interface Kind {
     | 'monitors'
     | 'converters'
     | 'tanks'
+    | 'dcSources'
     | 'acSources'
     | 'inverter'
     | 'acArrays'
@@ -30,6 +31,7 @@ export const KINDS: Kind[] = [
   { list: 'monitors', schema: 'BatteryMonitor', name: 'Battery monitor' },
   { list: 'converters', schema: 'Converter', name: 'Converter' },
   { list: 'inverter', schema: 'Inverter', name: 'Inverter' },
+  { list: 'dcSources', schema: 'DcSource', name: 'DC source' },
   { list: 'acSources', schema: 'Generator', name: 'Generator' },
   { list: 'acSources', schema: 'Feeder', name: 'Feeder' },
   { list: 'acArrays', schema: 'SolarArray', name: 'AC-side array' },
@@ -119,7 +121,8 @@ export function withPart(before: Plan, kind: Kind): { plan: Plan; id: string; na
     kind.list === 'controllers' ? freeArray(before, 'Array') : { plan: before, id: '' };
   const own = kind.list === 'inverter' ? [] : entries(plan, kind.list);
   const { id, name } = unused(plan, kind, own.length);
-  const wiring = { ...cableLike(plan, kind), ...(array === '' ? {} : { arrays: [array] }) };
+  const gives = kind.list === 'dcSources' ? { byClock: beginning(schemaOf('Steady'), plan) } : {};
+  const wiring = { ...gives, ...cableLike(plan, kind), ...(array === '' ? {} : { arrays: [array] }) };
   const part = { ...(beginning(schemaOf(kind.schema), plan) as object), ...wiring, id, name };
   const site = { ...plan.site, [kind.list]: kind.list === 'inverter' ? part : [...own, part] };
   return { plan: guessed(inOrder({ ...plan, site } as Plan), part, pathOf(kind, id)), id, name };

@@ -100,6 +100,7 @@ const LAYOUTS: Record<string, Layout> = {
       'Out to the grid': ['exportsSurplus', 'exportLimitWatts'],
     },
   },
+  DcSource: { first: ['name', 'byClock', 'profile', 'brakeVolts', 'releaseVolts'], themes: {} },
   AcCoupledArray: { first: ['maximumWatts', 'efficiency'], themes: {} },
   ChargeProgram: {
     first: ['absorptionVolts', 'absorptionSeconds', 'floatVolts', 'rechargeVolts', 'rechargeDelaySeconds'],

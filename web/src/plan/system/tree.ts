@@ -106,7 +106,8 @@ export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
     supply.push(part(`site/sources/${one.id}`, 'CurrentSource', one.name, drawn));
   }
   for (const one of site.dcSources ?? []) {
-    const drawn = { symbol: 'source', detail: 'by profile' } as const;
+    const detail = one.byClock ? `${decimal(one.byClock.watts)} W by the clock` : 'by profile';
+    const drawn = { symbol: 'source', detail, contact: switching(one.id) } as const;
     supply.push(part(`site/dcSources/${one.id}`, 'DcSource', one.name, drawn));
   }
 

@@ -31,6 +31,7 @@ import sparen.simulation.Simulation;
 import sparen.simulation.TalkLoss;
 import sparen.site.BatteryBank;
 import sparen.site.Consumption;
+import sparen.site.DcSource;
 import sparen.site.Enclosure;
 import sparen.site.Load;
 import sparen.site.SensePoint;
@@ -45,6 +46,8 @@ import sparen.sun.Weather;
  */
 public final class LiveBench {
     /** The day on which every bench stands; only its hour and the site's place matter. */
+    private static final String NOTHING = "bench-nothing";
+
     private static final LocalDate DAY = LocalDate.of(2026, 6, 22);
 
     private static final double START_HOUR = 12;
@@ -224,8 +227,12 @@ public final class LiveBench {
             // Untouched, a resistance stays one; a knob makes it a power.
             drawing.add(itsOwn ? load : load.withConsumption(new Consumption.ImportedProfile(id)));
         }
-        plan.site().dcSources().forEach(source -> profiles.put(source.profile(), profile(List.of(new double[2]))));
+        profiles.put(NOTHING, profile(List.of(new double[2])));
         Plan live = Fields.withAt(plan, "site/loads", List.copyOf(drawing));
+        List<DcSource> still = plan.site().dcSources().stream()
+                .map(source -> source.withByClock(Optional.empty()).withProfile(Optional.of(NOTHING)))
+                .toList();
+        live = Fields.withAt(live, "site/dcSources", still);
         live = Fields.withAt(live, "site/battery", onTheBench(plan.site().battery()));
         return new Scenario(live, start, seconds, weather(start, minutes), profiles, 1, silences(), requested());
     }

@@ -5,7 +5,6 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -23,6 +22,7 @@ import sparen.quantity.Standard;
 import sparen.setting.DeviceSettings;
 import sparen.site.BatteryBank;
 import sparen.site.ChargeController;
+import sparen.site.DcSource;
 import sparen.site.Inverter;
 import sparen.site.ParallelBattery;
 import sparen.site.SensePoint;
@@ -209,9 +209,11 @@ public final class PlanFacts {
     /** The most that all sources without a controller give (W). */
     public double dcSourceWatts() {
         return site().dcSources().stream()
-                .map(source -> profiles.get(source.profile()))
-                .filter(Objects::nonNull)
-                .mapToDouble(Profile::highestWatts)
+                .mapToDouble(
+                        source -> source.byClock().map(DcSource.Steady::watts).orElseGet(() -> source.profile()
+                                .map(profiles::get)
+                                .map(Profile::highestWatts)
+                                .orElse(0.0)))
                 .sum();
     }
 

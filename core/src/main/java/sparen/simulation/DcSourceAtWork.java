@@ -10,6 +10,7 @@ final class DcSourceAtWork implements Part {
 
     private final DcSource source;
     private final StepInput profile;
+    private boolean enabled = true;
     private boolean braked;
     private double heldUntil = Double.NEGATIVE_INFINITY;
     private double now;
@@ -36,8 +37,17 @@ final class DcSourceAtWork implements Part {
         return moved;
     }
 
+    /** Lets it work, or holds it, at its enable input. */
+    void enable(boolean mayWork) {
+        enabled = mayWork;
+    }
+
+    String id() {
+        return source.id();
+    }
+
     double watts() {
-        return braked ? 0 : profile.value();
+        return braked || !enabled ? 0 : profile.value();
     }
 
     @Override

@@ -2,8 +2,10 @@ package sparen.simulation;
 
 import java.util.ArrayList;
 import java.util.List;
+import sparen.format.Profile;
 import sparen.site.AcCoupledArray;
 import sparen.site.ChargeController;
+import sparen.site.DcSource;
 import sparen.site.Site;
 import sparen.site.SolarArray;
 import sparen.sun.ArrayOutput;
@@ -46,9 +48,26 @@ final class SiteInputs {
             patterns.add(LoadPattern.of(site.loads().get(i), scenario, clock, i));
         }
         for (var source : site.dcSources()) {
-            var profile = scenario.profiles().get(source.profile());
-            dcSources.add(StepInput.ofProfile(profile, profile.shiftSeconds(scenario.start())));
+            dcSources.add(source.byClock()
+                    .map(steady -> byClock(steady, clock, scenario.durationSeconds()))
+                    .orElseGet(() -> byProfile(source.profile().orElseThrow(), scenario)));
         }
+    }
+
+    private static StepInput byProfile(String id, Scenario scenario) {
+        Profile profile = scenario.profiles().get(id);
+        return StepInput.ofProfile(profile, profile.shiftSeconds(scenario.start()));
+    }
+
+    private static StepInput byClock(DcSource.Steady steady, LocalClock clock, double seconds) {
+        List<double[]> steps = new ArrayList<>();
+        for (double at = 0; at < seconds; at = clock.nextEdge(steady.when(), at)) {
+            clock.moveTo(at);
+            steps.add(new double[] {at, steady.when().contains(clock.local(at)) ? steady.watts() : 0});
+        }
+        return StepInput.ofSteps(
+                steps.stream().mapToDouble(step -> step[0]).toArray(),
+                steps.stream().mapToDouble(step -> step[1]).toArray());
     }
 
     /** An array tied to the battery by pulses pushes the current of its maximum power point, whatever the battery's voltage. */

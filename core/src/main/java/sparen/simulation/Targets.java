@@ -54,6 +54,11 @@ final class Targets {
                 return closed -> converter.enabled = closed;
             }
         }
+        for (DcSourceAtWork source : circuit.dcSources) {
+            if (source.id().equals(id)) {
+                return source::enable;
+            }
+        }
         if (circuit.ac.side.inverter().id().equals(id)) {
             return output.side().orElse(Output.Side.ENABLE) == Output.Side.CHARGE
                     ? circuit.ac.side::enableCharger

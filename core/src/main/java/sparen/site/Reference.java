@@ -23,7 +23,7 @@ public enum Reference {
     /** What hangs on the main bus and has terminals. */
     DEVICE(List.of("controllers", "sources", "loads", "converters", "inverter"), "device", "unseen"),
     /** What an output can act on. */
-    SWITCHED(List.of("loads", "controllers", "converters", "inverter", "acSources"), "Output.loads"),
+    SWITCHED(List.of("loads", "controllers", "converters", "inverter", "acSources", "dcSources"), "Output.loads"),
     AC_SOURCE(List.of("acSources"), "bondedSources"),
     SENSE_POINT(List.of("sensePoints"), "sensePoint", "backstopSensePoint"),
     MONITOR(List.of("monitors"), "monitor"),

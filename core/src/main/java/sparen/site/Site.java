@@ -75,27 +75,27 @@ public record Site(
         tanks = Bounds.list("tanks", Bounds.orNone(tanks), 0, 20);
         earthing = Bounds.orEmpty(earthing);
         radios = Bounds.list("radios", Bounds.orNone(radios), 0, 50);
-        Map<String, List<String>> parts = Map.of(
-                "arrays", ids(arrays, SolarArray::id),
-                "sensePoints", ids(sensePoints, SensePoint::id),
-                "monitors", ids(monitors, BatteryMonitor::id),
-                "tanks", ids(tanks, WaterTank::id),
-                "controllers", ids(controllers, ChargeController::id),
-                "sources", ids(sources, CurrentSource::id),
-                "loads", ids(loads, Load::id),
-                "converters", ids(converters, Converter::id),
-                "inverter", inverter.map(one -> List.of(one.id())).orElse(List.of()),
-                "acSources", ids(acSources, AcSource::id));
+        Map<String, List<String>> parts = Map.ofEntries(
+                Map.entry("arrays", ids(arrays, SolarArray::id)),
+                Map.entry("sensePoints", ids(sensePoints, SensePoint::id)),
+                Map.entry("monitors", ids(monitors, BatteryMonitor::id)),
+                Map.entry("tanks", ids(tanks, WaterTank::id)),
+                Map.entry("controllers", ids(controllers, ChargeController::id)),
+                Map.entry("sources", ids(sources, CurrentSource::id)),
+                Map.entry("loads", ids(loads, Load::id)),
+                Map.entry("converters", ids(converters, Converter::id)),
+                Map.entry("inverter", inverter.map(one -> List.of(one.id())).orElse(List.of())),
+                Map.entry("acSources", ids(acSources, AcSource::id)),
+                Map.entry("dcSources", ids(dcSources, DcSource::id)));
         for (String list : List.of("arrays", "sensePoints", "monitors", "tanks")) {
             Bounds.unique(list, parts.get(list));
         }
         List<String> devices = new ArrayList<>();
-        for (String list : List.of("controllers", "sources", "loads", "converters", "inverter", "acSources")) {
+        for (String list :
+                List.of("controllers", "sources", "loads", "converters", "inverter", "acSources", "dcSources")) {
             devices.addAll(parts.get(list));
             Bounds.unique(list, devices);
         }
-        devices.addAll(ids(dcSources, DcSource::id));
-        Bounds.unique("dcSources", devices);
         List<String> wired = Stream.concat(
                         controllers.stream().flatMap(c -> c.arrays().stream()),
                         acArrays.stream().map(AcCoupledArray::array))
@@ -225,7 +225,7 @@ public record Site(
         for (Load load : loads) {
             load.consumption().profileId().ifPresent(named::add);
         }
-        dcSources.forEach(source -> named.add(source.profile()));
+        dcSources.forEach(source -> source.profile().ifPresent(named::add));
         return named;
     }
 
@@ -259,6 +259,7 @@ public record Site(
         ids.addAll(ids(converters, Converter::id));
         inverter.ifPresent(one -> ids.add(one.id()));
         acSources.stream().filter(AcSource.Generator.class::isInstance).forEach(source -> ids.add(source.id()));
+        dcSources.forEach(source -> ids.add(source.id()));
         return ids;
     }
 

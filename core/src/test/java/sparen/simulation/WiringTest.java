@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.format.Profile;
+import sparen.program.Mode;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.result.Event;
 import sparen.result.Event.Kind;
@@ -184,6 +185,20 @@ public class WiringTest {
         // release.
         double charged = (53.963 - 50) / 4 - 0.99;
         assertEquals(result.ledger().sourceJoules(), charged * 20 * 3600 * 54, 0.05 * charged * 20 * 3600 * 54);
+    }
+
+    /** An alternator by the clock gives 300 W in its two hours, and nothing while the contact at its enable is open. */
+    @Test
+    public void anAlternatorGivesInItsHoursWhereItIsEnabled() {
+        for (boolean enabled : new boolean[] {true, false}) {
+            House house = new House();
+            // Local time is an hour ahead of the run's own: 02:00 to 04:00 there.
+            DcSource.Steady hours = new DcSource.Steady(300, DailySpan.daily(3, 5));
+            house.dcSources.add(new DcSource("alternator", "alternator", Optional.empty(), Optional.of(hours), 60, 58));
+            house.output("enable", null, null, "alternator").last(one -> one.withMode(enabled ? Mode.ON : Mode.OFF));
+            RunResult result = house.run(30 * HOUR);
+            assertEquals(result.ledger().sourceJoules(), enabled ? (2 + 2) * 300 * HOUR : 0, 1);
+        }
     }
 
     /** The device that decides hangs behind what it cuts: once open it is dead, and the contact stays in its dead state. */
