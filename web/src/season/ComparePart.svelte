@@ -31,7 +31,9 @@
   const before = $derived(new RunWindow(season.site, 'before'));
   const after = $derived(new RunWindow(season.site, 'after'));
   let revisions = $state.raw<Revision[]>([]);
-  let one = $state(NOW);
+  /** The revision before the last stands first until another is chosen. */
+  let chosen = $state<number>();
+  const one = $derived(chosen ?? revisions[1]?.number ?? NOW);
   let other = $state(NOW);
   let problem = $state<Problem>();
   const done = $derived(work.done?.comparison);
@@ -57,13 +59,19 @@
     );
     problem = answer.problem;
     revisions = answer.data ?? [];
-    one = revisions[1]?.number ?? NOW;
     await work.resume();
   });
 
+  /** What charges in windows only charges at all times without them: else nothing would. */
+  function withoutWindows(): Plan {
+    const ac = plan.program.ac;
+    const charging = ac?.charging === 'IN_WINDOWS' ? 'BOTH' : ac?.charging;
+    return withPlace(plan, ['program', 'ac'], { ...ac, charging, windows: [] });
+  }
+
   async function planOf(number: number): Promise<Plan | undefined> {
     if (number === NOW) return plan;
-    if (number === WITHOUT_WINDOWS) return withPlace(plan, ['program', 'ac', 'windows'], []);
+    if (number === WITHOUT_WINDOWS) return withoutWindows();
     const answer = await outcome(
       api.GET('/api/sites/{siteId}/revisions/{number}', {
         params: { path: { siteId: season.site, number } },
@@ -106,7 +114,7 @@
 <form class="grid gap-4 px-4 pt-4 md:px-6 xl:grid-cols-2" onsubmit={compare}>
   <fieldset class="grid min-w-0 content-start gap-3">
     <legend class="font-bold">First</legend>
-    {@render revision('plan', one, (to) => (one = to))}
+    {@render revision('plan', one, (to) => (chosen = to))}
     <ConditionsLine asked={first}>
       <ConditionsForm asked={first} />
       <Otherwise asked={first} />

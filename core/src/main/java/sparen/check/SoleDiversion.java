@@ -14,7 +14,7 @@ import sparen.program.rule.VoltageDiversion;
 final class SoleDiversion implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
-        if (plan.site().dcSources().isEmpty()) {
+        if (plan.site().dcSources().stream().allMatch(source -> source.byClock().isPresent())) {
             return Stream.empty();
         }
         double watts = plan.dcSourceWatts();

@@ -5,6 +5,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -22,7 +23,6 @@ import sparen.quantity.Standard;
 import sparen.setting.DeviceSettings;
 import sparen.site.BatteryBank;
 import sparen.site.ChargeController;
-import sparen.site.DcSource;
 import sparen.site.Inverter;
 import sparen.site.ParallelBattery;
 import sparen.site.SensePoint;
@@ -206,14 +206,13 @@ public final class PlanFacts {
         return WorstDraw.watts(site(), load, profiles);
     }
 
-    /** The most that all sources without a controller give (W). */
+    /** The most that all sources without a regulation of their own give (W): those by a profile; one by the clock stops at its voltage. */
     public double dcSourceWatts() {
         return site().dcSources().stream()
-                .mapToDouble(
-                        source -> source.byClock().map(DcSource.Steady::watts).orElseGet(() -> source.profile()
-                                .map(profiles::get)
-                                .map(Profile::highestWatts)
-                                .orElse(0.0)))
+                .flatMap(source -> source.profile().stream())
+                .map(profiles::get)
+                .filter(Objects::nonNull)
+                .mapToDouble(Profile::highestWatts)
                 .sum();
     }
 

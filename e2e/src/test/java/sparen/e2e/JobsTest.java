@@ -1,0 +1,214 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** Whole jobs of a technician, from a new site to a season, with nothing but what is on the screen. */
+public class JobsTest extends BrowserTest {
+    private static Locator button(Page page, String name) {
+        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
+    }
+
+    private static Locator link(Page page, String name) {
+        return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
+    }
+
+    private static Locator sheet(Page page) {
+        return page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+    }
+
+    private static void press(Locator within, String name) {
+        within.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(name))
+                .first()
+                .click();
+    }
+
+    /** Types a number into the field of this label. */
+    private static void type(Page page, String label, String value) {
+        sheet(page)
+                .getByLabel(label, new Locator.GetByLabelOptions().setExact(true))
+                .first()
+                .click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type(value);
+        page.keyboard().press("Enter");
+    }
+
+    private static void openTheme(Page page, String theme) {
+        sheet(page)
+                .locator("summary", new Locator.LocatorOptions().setHasText(theme))
+                .first()
+                .click();
+    }
+
+    /** A new site with a feeder; its system stands on the screen. */
+    private Page newSite(String name, String volts, String battery, String array) {
+        Page page = at("/new", "liv");
+        page.getByLabel("Name").fill(name);
+        page.getByLabel("Bank voltage").selectOption(volts);
+        page.getByLabel("Battery").selectOption(battery);
+        page.getByLabel("Array, W").fill(array);
+        page.getByLabel("Time zone").fill("Europe/Oslo");
+        page.getByLabel("a feeder from a").check();
+        button(page, "Make the site").click();
+        link(page, "System").click();
+        return page;
+    }
+
+    private static void choose(Page page, String part) {
+        page.keyboard().press("Escape");
+        button(page, part + ",").press("Enter");
+        assertThat(sheet(page).getByRole(AriaRole.HEADING).first()).hasText(part);
+    }
+
+    private static void save(Page page) {
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    private static double number(Locator cell) {
+        return Double.parseDouble(cell.innerText().replaceAll("[^0-9.−-]", "").replace("−", "-"));
+    }
+
+    /**
+     * Ringing trailer: mains, an alternator and the sun; one output stops all of them in the cold, at the charge enable of the inverter
+     * and the enable of the controller. In the line to the battery it is a danger, and its cure is at hand.
+     */
+    @Test
+    public void allSourcesStopOnAColdMorningAndResume() {
+        Page page = newSite("Ringing trailer", "24", "LITHIUM_IRON_PHOSPHATE", "1000");
+        button(page, "Add a part").click();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
+                .getByText("DC source", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        type(page, "power of DC source 1", "350");
+        type(page, "from of DC source 1", "7");
+        type(page, "to of DC source 1", "9");
+        page.keyboard().press("Escape");
+        link(page, "Outputs").click();
+        button(page, "Add an output").click();
+        Locator output = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Output 4"));
+        press(output, "Rules of Output 4");
+        output.getByText("Keep charging safe").click();
+        press(output, "As its rule");
+        press(output, "Wiring of Output 4");
+        for (String source : new String[] {"Charge controller", "Inverter", "DC source 1"}) {
+            output.getByLabel(source, new Locator.GetByLabelOptions().setExact(true))
+                    .check();
+        }
+        Locator acts = output.getByLabel("It acts on the inverter");
+        acts.selectOption("BATTERY");
+        link(page, "Findings").click();
+        Locator danger = page.locator("[data-finding]")
+                .filter(new Locator.FilterOptions().setHasText("it can destroy the controller"));
+        danger.getByText("and at the charge enable of the inverter").click();
+        button(page, "Apply").click();
+        assertThat(danger).hasCount(0);
+        assertThat(page.locator("main")).not().containsText("danger");
+        link(page, "Outputs").click();
+        opened(page, "Output 4");
+        press(output, "Wiring of Output 4");
+        assertThat(acts).hasValue("CHARGE");
+        save(page);
+
+        link(page, "Season").click();
+        openConditions(page);
+        page.getByLabel("from", new Page.GetByLabelOptions().setExact(true))
+                .first()
+                .fill("2026-11-10");
+        Locator events = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Events"));
+        page.getByLabel("Events of").selectOption("of Output 4");
+        assertThat(events).containsText("Output 4 opens");
+        assertThat(events).containsText("battery at or below 4 °C");
+        assertThat(events).containsText("Output 4 closes");
+        for (String charger : new String[] {"Charge controller", "Inverter"}) {
+            page.getByLabel("Events of").selectOption("of " + charger);
+            assertThat(events).containsText("stops charging");
+        }
+    }
+
+    /**
+     * Harbour office: charged in the cheap hours, given to the grid in the dear ones down to a floor; by band in money, and against the
+     * same plan without its windows.
+     */
+    @Test
+    public void boughtCheapAndGivenBackDear() {
+        Page page = newSite("Harbour office", "48", "AGM", "0");
+        choose(page, "Feeder");
+        type(page, "takes back, at most of Feeder", "3000");
+        openTheme(page, "Prices");
+        String[][] bands = {{"1", "0", "6", "0.1", "0.05"}, {"2", "6", "24", "0.5", "0.4"}};
+        for (String[] band : bands) {
+            press(sheet(page), "one more band");
+            type(page, "from of band " + band[0] + " of Feeder", band[1]);
+            type(page, "to of band " + band[0] + " of Feeder", band[2]);
+            type(page, "bought at of band " + band[0] + " of Feeder", band[3]);
+            type(page, "sold at of band " + band[0] + " of Feeder", band[4]);
+        }
+        choose(page, "Inverter");
+        openTheme(page, "Charger and transfer");
+        press(sheet(page), "Set blends sun with AC of Inverter");
+        sheet(page).getByLabel("blends sun with AC of Inverter").check();
+        sheet(page).getByLabel("who charges of the AC side").selectOption("IN_WINDOWS");
+        openTheme(page, "Windows");
+        press(sheet(page), "one more window");
+        press(sheet(page), "one more window");
+        type(page, "from of window 1 of the AC side", "0");
+        type(page, "to of window 1 of the AC side", "6");
+        type(page, "state of charge of window 1 of the AC side", "95");
+        sheet(page).getByLabel("kind of window 2 of the AC side").selectOption("DISCHARGE");
+        type(page, "from of window 2 of the AC side", "17");
+        type(page, "to of window 2 of the AC side", "20");
+        type(page, "state of charge of window 2 of the AC side", "70");
+        press(sheet(page), "Set power of window 2 of the AC side");
+        type(page, "power of window 2 of the AC side", "800");
+        press(sheet(page), "Set goes out to the grid of window 2 of the AC side");
+        sheet(page)
+                .getByLabel("goes out to the grid of window 2 of the AC side")
+                .check();
+        Locator band =
+                sheet(page).getByRole(AriaRole.FIGURE, new Locator.GetByRoleOptions().setName("Windows of the day"));
+        assertThat(band).containsText("00:00–06:00 AC charges to 95 %");
+        assertThat(band).containsText("17:00–20:00 the battery gives 800 W, out to the grid too, down to 70 %");
+        assertAccessible(page);
+        page.keyboard().press("Escape");
+        save(page);
+
+        link(page, "Season").click();
+        page.getByRole(AriaRole.TAB, new Page.GetByRoleOptions().setName("Figures"))
+                .or(button(page, "Figures"))
+                .first()
+                .click();
+        Locator cost = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Feeder: what it cost"));
+        Locator cheap = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("00:00–06:00"));
+        Locator dear = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("06:00–24:00"));
+        Locator cheapCells = cheap.getByRole(AriaRole.CELL);
+        Locator dearCells = dear.getByRole(AriaRole.CELL);
+        assertEquals(number(cheapCells.nth(2)), 0.1 * number(cheapCells.nth(0)), 0.02, "bought at 0.1");
+        assertTrue(number(dearCells.nth(1)) > 5, "given back in the dear hours: " + dear.innerText());
+        assertEquals(
+                number(dearCells.nth(2)),
+                0.5 * number(dearCells.nth(0)) - 0.4 * number(dearCells.nth(1)),
+                0.06,
+                "what it earned");
+        assertTrue(number(dearCells.nth(2)) < 0, "more is got than paid: " + dear.innerText());
+
+        link(page, "Compare").click();
+        page.getByLabel("plan").first().selectOption("as it is now, without its windows");
+        button(page, "Compare").last().click();
+        Locator figures = page.getByRole(AriaRole.TABLE).last();
+        assertThat(figures).containsText("Cost, 06:00–24:00");
+        Locator given = figures.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions().setHasText("Given back to a feeder"))
+                .getByRole(AriaRole.CELL);
+        assertEquals(number(given.first()), 0.0, "without windows nothing goes out");
+        assertTrue(number(given.nth(1)) > 10_000, given.nth(1).innerText());
+    }
+}
