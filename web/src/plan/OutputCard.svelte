@@ -12,6 +12,7 @@
   import type { PlanEditor } from './planEditor.svelte';
   import OutputFacts from './OutputFacts.svelte';
   import RatingBars from './RatingBars.svelte';
+  import RuleParts from './RuleParts.svelte';
   import RulePicker from './RulePicker.svelte';
   import WeekLane from './WeekLane.svelte';
   import Worked from './Worked.svelte';
@@ -146,6 +147,9 @@
       errors={errors(slot)}
       change={(field, label, value) => setField(slot, field, label, value)}
     />
+    {#if !readonly && slot !== 'lockout'}
+      <RuleParts {editor} rule={rule as Rule} path={pathOf(slot)} of={output.name} />
+    {/if}
   {/if}
 {/snippet}
 

@@ -31,7 +31,8 @@ final class EqualizationAboveCeiling implements Check {
                                                             compensation.ceilingVolts(),
                                                             set.seconds(),
                                                             set.everyDays(),
-                                                            set.giveUpSeconds())))))));
+                                                            set.giveUpSeconds(),
+                                                            set.sinceLastDays())))))));
         });
     }
 }

@@ -112,6 +112,7 @@ public final class ChargeRegulator {
         capAmperes = hardwareAmperes;
         recharge = new Timer(program.rechargeDelaySeconds());
         tail = new Timer(details.absorptionEnd().map(AbsorptionEnd::tailSeconds).orElse(0.0));
+        equalizedAt = -details.sinceEqualizationSeconds();
         tailIsNet = details.absorptionEnd()
                 .map(end -> end.whose() == AbsorptionEnd.Whose.NET_AT_SHUNT)
                 .orElse(false);

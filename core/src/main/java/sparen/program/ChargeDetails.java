@@ -106,14 +106,27 @@ public record ChargeDetails(
      * @param seconds time at that voltage (s), 0 to 86,400
      * @param everyDays between two (d), 1 to 400
      * @param giveUpSeconds after which it is broken off though the time is not up (s), seconds to 1e6
+     * @param sinceLastDays the last was so long ago (d), 0 to 1000; everyDays or more for one that is due now; absent for one just done
      */
-    public record Equalization(double volts, double seconds, double everyDays, double giveUpSeconds) {
+    public record Equalization(
+            double volts, double seconds, double everyDays, double giveUpSeconds, Optional<Double> sinceLastDays) {
         public Equalization {
             Bounds.within("volts", volts, 0, 1000);
             Bounds.within("seconds", seconds, 0, 86_400);
             Bounds.within("everyDays", everyDays, 1, 400);
             Bounds.within("giveUpSeconds", giveUpSeconds, seconds, 1e6);
+            sinceLastDays = Bounds.optional("sinceLastDays", sinceLastDays, 0, 1000);
         }
+
+        /** One that was just done. */
+        public Equalization(double volts, double seconds, double everyDays, double giveUpSeconds) {
+            this(volts, seconds, everyDays, giveUpSeconds, Optional.empty());
+        }
+    }
+
+    /** For how long nothing has been equalized at the beginning (s). */
+    public double sinceEqualizationSeconds() {
+        return Standard.DAY * equalization.flatMap(Equalization::sinceLastDays).orElse(0.0);
     }
 
     /**

@@ -39,7 +39,8 @@ final class EqualizationTime implements Calculator {
                                                             one.volts(),
                                                             hours * 3600,
                                                             one.everyDays(),
-                                                            Math.max(one.giveUpSeconds(), hours * 3600))))));
+                                                            Math.max(one.giveUpSeconds(), hours * 3600),
+                                                            one.sinceLastDays())))));
                 });
     }
 }

@@ -139,6 +139,20 @@ public class ChargeDetailsTest {
         assertEquals(regulator.dueSeconds(), 1800 + 900.0);
     }
 
+    /** One whose last was as long ago as its interval is due at once: after the absorption of the first day. */
+    @Test
+    public void equalizesTodayWhereTheLastWasLongAgo() {
+        Some some = new Some();
+        some.equalization = Optional.of(new Equalization(14.6, 3600, 30, 7200, Optional.of(30.0)));
+        set(some);
+        at(0, 14.1);
+        at(3600, 14.1);
+        assertEquals(regulator.stage(), ChargeStage.EQUALIZATION);
+        at(3601, 14.6);
+        assertTrue(at(3601 + 3600, 14.6));
+        assertEquals(regulator.stage(), ChargeStage.FLOAT, "and then not for thirty days");
+    }
+
     @Test
     public void equalizesWhenDueAndGivesUp() {
         Some some = new Some();

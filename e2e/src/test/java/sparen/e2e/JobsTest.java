@@ -48,15 +48,15 @@ public class JobsTest extends BrowserTest {
                 .click();
     }
 
-    /** A new site with a feeder; its system stands on the screen. */
-    private Page newSite(String name, String volts, String battery, String array) {
+    /** A new site with a source of AC; its system stands on the screen. */
+    private Page newSite(String name, String volts, String battery, String array, String source) {
         Page page = at("/new", "liv");
         page.getByLabel("Name").fill(name);
         page.getByLabel("Bank voltage").selectOption(volts);
         page.getByLabel("Battery").selectOption(battery);
         page.getByLabel("Array, W").fill(array);
         page.getByLabel("Time zone").fill("Europe/Oslo");
-        page.getByLabel("a feeder from a").check();
+        page.getByLabel(source).check();
         button(page, "Make the site").click();
         link(page, "System").click();
         return page;
@@ -83,7 +83,7 @@ public class JobsTest extends BrowserTest {
      */
     @Test
     public void allSourcesStopOnAColdMorningAndResume() {
-        Page page = newSite("Ringing trailer", "24", "LITHIUM_IRON_PHOSPHATE", "1000");
+        Page page = newSite("Ringing trailer", "24", "LITHIUM_IRON_PHOSPHATE", "1000", "a feeder from a");
         button(page, "Add a part").click();
         page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
                 .getByText("DC source", new Locator.GetByTextOptions().setExact(true))
@@ -140,7 +140,7 @@ public class JobsTest extends BrowserTest {
      */
     @Test
     public void boughtCheapAndGivenBackDear() {
-        Page page = newSite("Harbour office", "48", "AGM", "0");
+        Page page = newSite("Harbour office", "48", "AGM", "0", "a feeder from a");
         choose(page, "Feeder");
         type(page, "takes back, at most of Feeder", "3000");
         openTheme(page, "Prices");
@@ -210,5 +210,48 @@ public class JobsTest extends BrowserTest {
                 .getByRole(AriaRole.CELL);
         assertEquals(number(given.first()), 0.0, "without windows nothing goes out");
         assertTrue(number(given.nth(1)) > 10_000, given.nth(1).innerText());
+    }
+
+    /**
+     * Slate museum: a flooded bank with a small generator. Absorption for sun and for generator, input limit, monitor capacity; the
+     * generator by volts too and quiet at night; equalized after the first full sun.
+     */
+    @Test
+    public void theGeneratorStartsByVoltsAndTheBankIsEqualizedToday() {
+        Page page = newSite("Slate museum", "36", "FLOODED", "1500", "a generator");
+        choose(page, "Charge controller");
+        type(page, "absorption time of Charge controller", "2.5 h");
+        openTheme(page, "Further settings");
+        press(sheet(page), "Set equalization of Charge controller");
+        press(sheet(page), "Set the last was of Charge controller");
+        type(page, "the last was of Charge controller", "60");
+        choose(page, "Inverter");
+        type(page, "absorption time of Inverter", "1.5 h");
+        type(page, "input limit of the AC side", "7");
+        choose(page, "the battery monitor");
+        type(page, "set capacity of the battery monitor", "200");
+        page.keyboard().press("Escape");
+        link(page, "Outputs").click();
+        Locator start = opened(page, "Generator start");
+        press(start, "with by voltage");
+        assertThat(start).containsText("stays at or below");
+        start.getByLabel("start voltage").first().click();
+        page.keyboard().press("Control+a");
+        page.keyboard().type("36.2");
+        page.keyboard().press("Enter");
+        press(start, "with finishes equalization");
+        press(start, "without finishes equalization");
+        save(page);
+        page.reload();
+        assertThat(opened(page, "Generator start").getByLabel("start voltage").first())
+                .hasText("36.2 V");
+
+        link(page, "Season").click();
+        Locator events = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Events"));
+        page.getByLabel("Events of").selectOption("of Charge controller");
+        assertThat(events).containsText("equalization is due");
+        page.getByLabel("Events of").selectOption("of Generator start");
+        assertThat(events).containsText("Generator start closes");
+        assertThat(page.locator("main")).not().containsText("ran in its quiet hours");
     }
 }
