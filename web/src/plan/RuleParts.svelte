@@ -38,18 +38,29 @@
   }
 </script>
 
-{#if optional.length > 0}
-  <p class="flex flex-wrap items-center gap-x-4 text-sm text-soft">
-    {#each optional as [field, own] (field)}
-      {#if has(field)}
-        <button class="min-h-9 underline underline-offset-4" onclick={() => takeAway(field, own)}
-          >without {labelOf(own, field)}<span class="sr-only">, of {of}</span></button
-        >
-      {:else}
-        <button class="min-h-9 underline underline-offset-4" onclick={() => add(field, own)}
-          >with {labelOf(own, field)}…<span class="sr-only">, of {of}</span></button
-        >
-      {/if}
-    {/each}
-  </p>
-{/if}
+{#snippet part(field: string, own: Schema)}
+  {@const label = labelOf(own, field)}
+  {#if has(field)}
+    <button
+      class="min-h-9 underline underline-offset-4"
+      aria-label="Take {label} away from {of}"
+      onclick={() => takeAway(field, own)}>{label}</button
+    >
+  {:else}
+    <button
+      class="min-h-9 underline underline-offset-4"
+      aria-label="Add {label} to {of}"
+      onclick={() => add(field, own)}>{label}…</button
+    >
+  {/if}
+{/snippet}
+
+{#each [{ says: 'can also have:', set: false }, { says: 'take away:', set: true }] as list (list.set)}
+  {@const parts = optional.filter(([field]) => has(field) === list.set)}
+  {#if parts.length > 0}
+    <p class="flex flex-wrap items-center gap-x-4 text-sm text-soft">
+      {list.says}
+      {#each parts as [field, own] (field)}{@render part(field, own)}{/each}
+    </p>
+  {/if}
+{/each}

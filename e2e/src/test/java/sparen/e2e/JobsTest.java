@@ -234,14 +234,14 @@ public class JobsTest extends BrowserTest {
         page.keyboard().press("Escape");
         link(page, "Outputs").click();
         Locator start = opened(page, "Generator start");
-        press(start, "with by voltage");
+        press(start, "Add by voltage to Generator start");
         assertThat(start).containsText("stays at or below");
         start.getByLabel("start voltage").first().click();
         page.keyboard().press("Control+a");
         page.keyboard().type("37.9");
         page.keyboard().press("Enter");
-        press(start, "with finishes equalization");
-        press(start, "without finishes equalization");
+        press(start, "Add finishes equalization to");
+        press(start, "Take finishes equalization away from");
         save(page);
         page.reload();
         assertThat(opened(page, "Generator start").getByLabel("start voltage").first())
@@ -264,5 +264,52 @@ public class JobsTest extends BrowserTest {
         assertTrue(starts > 3, "it is called by volts: " + starts);
         // Called late in the evening with half an hour at least, it runs on: that is told.
         assertThat(page.locator("main")).containsText("ran on into its quiet hours");
+    }
+
+    /**
+     * Ferry kiosk on a weak island grid: the battery feeds down to 40 %, AC until 70 %. With the charger at its most the line sags out of
+     * what the inverter takes, and the run says so; with a lower input limit it holds.
+     */
+    @Test
+    public void aWeakGridHoldsWithALowerInputLimit() {
+        Page page = newSite("Ferry kiosk", "48", "LITHIUM_IRON_PHOSPHATE", "1000", "a feeder from a");
+        button(page, "Add a part").click();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
+                .getByText("Load", new Locator.GetByTextOptions().setExact(true))
+                .click();
+        sheet(page).getByLabel("feed of Load 3").selectOption("Inverter");
+        type(page, "watts of Load 3", "900");
+        choose(page, "Feeder");
+        openTheme(page, "Voltage and line");
+        press(sheet(page), "Set line of a leg of Feeder");
+        type(page, "line of a leg of Feeder", "3");
+        choose(page, "Inverter");
+        openTheme(page, "Charger and transfer");
+        press(sheet(page), "Set takes AC of Inverter");
+        type(page, "from of Inverter", "205");
+        sheet(page).getByLabel("who feeds the loads of the AC side").selectOption("BATTERY_FIRST");
+        openTheme(page, "To AC and back");
+        press(sheet(page), "Set by state of charge of the AC side");
+        type(page, "to AC state of charge of the AC side", "40");
+        type(page, "to battery state of charge of the AC side", "70");
+        page.keyboard().press("Escape");
+        save(page);
+        link(page, "Season").click();
+        Locator events = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Events"));
+        page.getByLabel("Events of").selectOption("of Inverter");
+        assertThat(events).containsText("loads to AC: battery at or below 40 %");
+        assertThat(events).containsText("is outside what it takes");
+        Locator weak = page.getByText("AC left the voltages that the inverter takes");
+        assertThat(weak.first()).isVisible();
+
+        link(page, "Plan").click();
+        link(page, "System").click();
+        choose(page, "Inverter");
+        type(page, "input limit of the AC side", "6");
+        page.keyboard().press("Escape");
+        link(page, "Season").click();
+        page.getByLabel("Events of").selectOption("of Inverter");
+        assertThat(events).containsText("loads to battery: above 70 %");
+        assertThat(weak).hasCount(0);
     }
 }
