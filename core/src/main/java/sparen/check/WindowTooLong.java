@@ -3,12 +3,14 @@ package sparen.check;
 import java.util.List;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
+import sparen.examined.WindowCharge;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.site.Inverter;
 
 /** A charge window longer than the charge takes holds the battery while everything comes from AC. */
 final class WindowTooLong implements Check {
+    /** So much longer than needed, and an hour, is much; judgement, no source. */
     private static final double ROOM = 1.5;
 
     @Override
@@ -16,11 +18,10 @@ final class WindowTooLong implements Check {
         if (plan.site().inverter().flatMap(Inverter::charger).isEmpty()) {
             return Stream.empty();
         }
-        double amperes =
-                plan.site().inverter().orElseThrow().charger().orElseThrow().maximumAmperes();
         return plan.program().ac().map(AcProgram::windows).orElse(List.of()).stream()
                 .filter(window -> window.kind() == AcWindow.Kind.CHARGE)
-                .filter(window -> window.when().hours() > ROOM * hours(plan, window, amperes) + 1)
+                .filter(window -> window.when().hours()
+                        > ROOM * WindowCharge.of(plan, window).hours() + 1)
                 .map(window -> finding(
                                 Hazard.WASTE,
                                 Severity.NOTE,
@@ -29,10 +30,6 @@ final class WindowTooLong implements Check {
                                         + " AC while the battery rests.")
                         .about("program/ac/windows")
                         .number("window", window.when().hours(), "h")
-                        .number("charge from 20 %", hours(plan, window, amperes), "h"));
-    }
-
-    private static double hours(PlanFacts plan, AcWindow window, double amperes) {
-        return Math.max(0, window.stateOfCharge() - 0.2) * plan.bank().capacityAmpereHours() / amperes / 0.9;
+                        .number("charge takes", WindowCharge.of(plan, window).hours(), "h"));
     }
 }

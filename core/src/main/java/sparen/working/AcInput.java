@@ -3,6 +3,7 @@ package sparen.working;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
+import sparen.examined.MeanDraw;
 import sparen.examined.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.program.AcProgram;

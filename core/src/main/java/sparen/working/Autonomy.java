@@ -1,6 +1,7 @@
 package sparen.working;
 
 import java.util.stream.Stream;
+import sparen.examined.MeanDraw;
 import sparen.examined.PlanFacts;
 import sparen.program.Level;
 

@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static sparen.program.FullSite.PLAN;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -73,6 +74,30 @@ public class WorkingsTest {
                 working.lines().toString());
         assertEquals(working.unit(), unit);
         assertTrue(working.lines().size() >= 1);
+    }
+
+    /**
+     * A charge window by hand. To 80 %: 240 Ah with the charger's 40 A, 90 % of it stored: 6.67 h. With 4 A of input, 920 W, and nothing on
+     * AC but a surplus load: × 0.9 / 28.2 V = 29.36 A. With 500 W of its own: 15.96 A. To 100 % two hours of absorption come after 320 Ah;
+     * from the 50 % that a discharge window leaves 200 Ah.
+     */
+    @Test
+    public void aChargeWindowTakesWhatIsLeftForIt() {
+        assertEquals(windowHours(12, 0.8, Optional.empty()), 240 / 40.0 / 0.9, 1e-9);
+        assertEquals(windowHours(4, 0.8, Optional.empty()), 240 / (920 * 0.9 / 28.2) / 0.9, 1e-9);
+        assertEquals(windowHours(4, 0.8, Optional.of(500.0)), 240 / (500 * 0.9 / 28.2) / 0.9, 1e-9);
+        assertEquals(windowHours(12, 1, Optional.empty()), 320 / 40.0 / 0.9 + 2, 1e-9);
+        AcWindow dear = new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.5);
+        assertEquals(windowHours(12, 1, Optional.empty(), dear), 200 / 40.0 / 0.9 + 2, 1e-9);
+    }
+
+    private static double windowHours(double amperes, double to, Optional<Double> watts, AcWindow... others) {
+        List<AcWindow> windows = new ArrayList<>(List.of(others));
+        windows.add(new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(0, 5), to, watts, Optional.empty()));
+        Plan plan = plan();
+        Plan set = plan.withProgram(plan.program()
+                .withAc(plan.program().ac().map(ac -> ac.withWindows(windows).withInputLimitAmperes(amperes))));
+        return work(set, "WindowLength").value();
     }
 
     /**
