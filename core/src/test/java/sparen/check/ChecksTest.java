@@ -632,6 +632,23 @@ public class ChecksTest {
         assertEquals(untried, List.of());
     }
 
+    /**
+     * Bought at 1 and used in hours at 2, of which 0.68 come back: 1 < 1.36 pays. Given to the grid at 0 it does not; nor does a window in
+     * hours that are as dear as those it is for: 2 > 1.36.
+     */
+    @Test
+    public void aWindowEarnsByThePricesOfItsOwnHours() {
+        Plan pays = feeder(1);
+        AcWindow night = new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(1, 6), 0.8);
+        AcWindow noon = new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(10, 14), 0.8);
+        AcWindow dear = new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4);
+        AcWindow out = new AcWindow(
+                AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4, Optional.empty(), Optional.of(true));
+        assertFalse(names(pays).contains("WindowEarnsLittle"));
+        assertTrue(names(windows(pays, night, out)).contains("WindowEarnsLittle"), "nothing is got for it");
+        assertTrue(names(windows(pays, noon, dear)).contains("WindowEarnsLittle"), "bought dear");
+    }
+
     /** What follows a charge inhibit inhibits too, to the end of the chain; what follows its opposite does not. */
     @Test
     public void aChainOfRelaysGuardsAgainstColdCharge() {
