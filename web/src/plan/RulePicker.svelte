@@ -54,7 +54,10 @@
     if (slot === 'automatic') {
       editor.set(place, { ...output, automatic: offer.rule as Rule, mode: 'BY_RULE' }, note);
     } else {
-      editor.set([...place, 'protection'], offer.rule, note);
+      // What guards an output that is off would never act: it goes on with it, and that is said.
+      const off = output.mode === 'OFF';
+      const guarded = { ...output, protection: offer.rule as Rule, mode: off ? 'ON' : output.mode };
+      editor.set(place, guarded, () => (off ? `${note()}, and its mode is on` : note()));
     }
     close();
   }

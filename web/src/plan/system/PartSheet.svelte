@@ -1,11 +1,12 @@
 <script lang="ts">
-  import type { Finding, Plan } from '../../lib/api/api';
+  import type { Finding, Plan, SensePoint } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
   import FindingLine from '../FindingLine.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
   import { atPlace, placeOf } from '../planPath';
   import Worked from '../Worked.svelte';
   import AcSection from './AcSection.svelte';
+  import OffsetFrom from './OffsetFrom.svelte';
   import { kindAt, withoutPart } from './parts';
   import Removal from './Removal.svelte';
   import { partsIn } from './schema';
@@ -80,6 +81,9 @@
       of={name}
       {readonly}
     />
+  {/if}
+  {#if !readonly && path.startsWith('site/sensePoints/')}
+    <OffsetFrom {editor} {plan} point={part as unknown as SensePoint} />
   {/if}
   {#if path === 'site/inverter' && plan.site.inverter?.transfer}
     <AcSection {editor} {plan} {readonly} />

@@ -275,6 +275,23 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(page.locator("header")).containsText(": saved");
     }
 
+    /** A meter reads 12.60 V where the device shows 12.45 V: it reads too low by 0.15 V, measured today. */
+    @Test
+    public void twoReadingsMakeAnOffset() {
+        Page page = at("/site/hallgrund/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        button(page, "Sense point battery terminals").first().press("Enter");
+        sheet.getByLabel("this device reads, V").fill("1,245");
+        sheet.getByLabel("the reference reads, V").fill("12.60");
+        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("the same terminals?");
+        sheet.getByLabel("this device reads, V").fill("12,45");
+        button(page, "Take −0.15 V").click();
+        assertThat(sheet.getByLabel("reads too high by of battery terminals").first())
+                .hasText("−0.15 V");
+        assertThat(sheet.getByLabel("Origin of reads too high by of battery terminals"))
+                .hasValue("MEASURED");
+    }
+
     /** What names a part that goes is asked to name another; what can do without names nothing; so the plan can be saved. */
     @Test
     public void aPartThatIsNamedElsewhereGoesInOrder() {
@@ -438,6 +455,8 @@ public class PlanPartsTest extends BrowserTest {
         button(page, "Rules of Kitchen contactor").click();
         card.getByText("Keep the battery from emptying").click();
         card.getByText("As its protection").first().click();
+        assertThat(card.getByLabel("On", new Locator.GetByLabelOptions().setExact(true)))
+                .isChecked();
         assertThat(card.getByRole(
                         AriaRole.SPINBUTTON,
                         new Locator.GetByRoleOptions().setName("LVD").setExact(true)))
