@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Plan, RunSummary } from '../lib/api/api';
+  import CostByTime from './CostByTime.svelte';
   import Tariff from './Tariff.svelte';
   import { duration, fixed, minute } from '../lib/sentence/quantity';
 
@@ -55,5 +56,6 @@
   </dl>
 </section>
 {#each run.feeders.filter(costs) as feeder (feeder.feeder)}
-  <Tariff {feeder} days={run.days} name={sourceName(feeder.feeder)} />
+  <Tariff {feeder} name={sourceName(feeder.feeder)} />
 {/each}
+{#if run.feeders.some(costs)}<CostByTime days={run.days} />{/if}

@@ -2,7 +2,8 @@
   import Action from '../lib/shell/Action.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Climate } from '../lib/api/api';
-  import { fixed } from '../lib/sentence/quantity';
+  import { MONTHS } from '../lib/sentence/days';
+  import { capital, fixed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { Conditions } from './conditions.svelte';
@@ -10,7 +11,7 @@
   /** The place's months that seeded years are made from: what its latitude suggests, or what somebody knows better. */
   let { asked, site, latitude }: { asked: Conditions; site: string; latitude: number } = $props();
 
-  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
+  const NAMES = MONTHS.map(capital);
   let suggested = $state.raw<Climate>();
   let problem = $state<Problem>();
   const shown = $derived(asked.climate ?? suggested);
@@ -47,14 +48,14 @@
     <table class="text-sm">
       <thead>
         <tr
-          ><th></th>{#each MONTHS as month (month)}<th class="font-normal text-soft">{month}</th>{/each}</tr
+          ><th></th>{#each NAMES as month (month)}<th class="font-normal text-soft">{month}</th>{/each}</tr
         >
       </thead>
       <tbody>
         {#each [['clearness', 'clearness index', 0.05, 0.85, 0.01], ['meanCelsius', 'mean air, °C', -60, 50, 0.5]] as const as [field, name, min, max, step] (field)}
           <tr>
             <th class="pr-3 text-left font-normal whitespace-nowrap">{name}</th>
-            {#each MONTHS as month, i (month)}
+            {#each NAMES as month, i (month)}
               <td class="pr-1"
                 ><input
                   class="{FIELD} number w-[4.6rem] px-1 text-sm"

@@ -1,21 +1,12 @@
 <script lang="ts">
-  import type { DaySummary, FeederFigures } from '../lib/api/api';
+  import type { FeederFigures } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
 
-  /** What a feeder cost in a run, by price band, and by day or month. */
-  let { feeder, days, name }: { feeder: FeederFigures; days: DaySummary[]; name: string } = $props();
-
-  /** More days than these are told by month. */
-  const MOST_DAYS = 31;
+  /** What a feeder cost in a run, by price band. */
+  let { feeder, name }: { feeder: FeederFigures; name: string } = $props();
 
   const sum = (pick: (band: FeederFigures['bands'][number]) => number) =>
     feeder.bands.reduce((all, band) => all + pick(band), 0);
-  const byTime = $derived.by(() => {
-    const key = (day: DaySummary) => (days.length > MOST_DAYS ? day.date.slice(0, 7) : day.date);
-    const costs: Record<string, number> = {};
-    for (const day of days) costs[key(day)] = (costs[key(day)] ?? 0) + day.cost;
-    return Object.entries(costs);
-  });
 </script>
 
 {#snippet cells(taken: number, given: number, cost: number)}
@@ -59,19 +50,4 @@
       </tbody>
     </table>
   </div>
-  {#if byTime.length > 1}
-    <details class="mt-2">
-      <summary class="opens flex min-h-11 cursor-pointer items-center gap-x-3"
-        >cost by {days.length > MOST_DAYS ? 'month' : 'day'}</summary
-      >
-      <dl class="max-w-sm">
-        {#each byTime as [when, cost] (when)}
-          <div class="flex justify-between border-b border-rule py-1">
-            <dt class="number">{when}</dt>
-            <dd class="number">{fixed(cost, 2)}</dd>
-          </div>
-        {/each}
-      </dl>
-    </details>
-  {/if}
 </section>

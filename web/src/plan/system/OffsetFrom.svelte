@@ -5,23 +5,24 @@
   import { FIELD } from '../../lib/shell/fieldLook';
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../planPath';
+  import { schemaOf } from './schema';
 
   /** An offset from two readings at the same moment: what the device shows, and what a reference shows beside it. */
   let { editor, plan, point }: { editor: PlanEditor; plan: Plan; point: SensePoint } = $props();
 
-  /** Further apart than this no calibration is, but a wrong terminal. */
-  const MOST = 10;
+  /** Further apart than this no calibration is, but a wrong terminal (V). */
+  const MOST = schemaOf('SensePoint').properties?.offsetVolts?.maximum ?? Infinity;
 
   let device = $state('');
   let reference = $state('');
   const reads = $derived(typed(device, 'V'));
-  const true_ = $derived(typed(reference, 'V'));
+  const stands = $derived(typed(reference, 'V'));
   const offset = $derived(
-    reads === undefined || true_ === undefined ? undefined : Math.round((reads - true_) * 1000) / 1000,
+    reads === undefined || stands === undefined ? undefined : Math.round((reads - stands) * 1000) / 1000,
   );
   const problem = $derived(
     offset !== undefined && Math.abs(offset) > MOST
-      ? `the two are ${written(offset, 'V')} apart, more than ${String(MOST)} V: the same terminals?`
+      ? `the two are ${written(Math.abs(offset), 'V')} apart, more than ${written(MOST, 'V')}: the same terminals?`
       : '',
   );
 
@@ -29,7 +30,7 @@
     if (offset === undefined || problem) return;
     const path = `site/sensePoints/${point.id}/offsetVolts`;
     const day = new Date().toISOString().slice(0, 10);
-    const note = `${day}: reads ${written(reads ?? 0, 'V')}, reference ${written(true_ ?? 0, 'V')}`;
+    const note = `${day}: reads ${written(reads ?? 0, 'V')}, reference ${written(stands ?? 0, 'V')}`;
     const next = withPlace(plan, path.split('/'), offset);
     editor.take(
       { ...next, origins: { ...next.origins, [path]: { kind: 'MEASURED', note } } },

@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { DailySpan, Plan } from '../../lib/api/api';
+  import { MONTHS } from '../../lib/sentence/days';
+  import { capital } from '../../lib/sentence/quantity';
   import { priceStretches, windowStretches, windowWords, type Stretch } from './windows';
 
   /** The windows of the AC side on a day of 24 hours, over the prices of the feeder. */
   let { plan }: { plan: Plan } = $props();
 
-  const MONTHS = ['Jan', 'Feb', 'Mar', 'Apr', 'May', 'Jun', 'Jul', 'Aug', 'Sep', 'Oct', 'Nov', 'Dec'];
   const rows = $derived(
     [
       { name: 'price', stretches: priceStretches(plan) },
@@ -17,8 +18,8 @@
     `${String(Math.floor(hour)).padStart(2, '0')}:${String(Math.round((hour % 1) * 60)).padStart(2, '0')}`;
   const days = (when: DailySpan) => {
     const parts = [
-      (when.weekdays ?? []).map((day) => day.slice(0, 3).toLowerCase()).join(', '),
-      (when.months ?? []).map((month) => MONTHS[month - 1]).join(', '),
+      (when.weekdays ?? []).map((day) => capital(day.slice(0, 3).toLowerCase())).join(', '),
+      (when.months ?? []).map((month) => capital(MONTHS[month - 1] ?? '')).join(', '),
     ].filter(Boolean);
     return parts.length > 0 ? ` (${parts.join('; ')})` : '';
   };

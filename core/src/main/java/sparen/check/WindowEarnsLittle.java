@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.ToDoubleFunction;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
@@ -19,7 +20,7 @@ final class WindowEarnsLittle implements Check {
 
     private static final double ROUND_TRIP_LITHIUM = 0.82;
 
-    /** Prices are looked up at so many instants of a day. */
+    /** Prices are looked up at so many instants of a window. */
     private static final int INSTANTS = 96;
 
     @Override
@@ -60,25 +61,16 @@ final class WindowEarnsLittle implements Check {
                 .number("it saves or brings", got.getAsDouble(), "/kWh"));
     }
 
-    /** The mean price over the hours of a span, on a day on which it holds. */
+    /** The mean price over the hours of a span, on a day on which it holds; outside all bands nothing is paid. */
     private static double mean(Feeder feeder, DailySpan span, ToDoubleFunction<PriceBand> price) {
-        double sum = 0;
-        int count = 0;
-        for (int i = 0; i < INSTANTS; i++) {
-            double hour = 24.0 * i / INSTANTS;
-            if (holds(span, hour)) {
-                sum += feeder.bands().stream()
-                        .filter(band -> holds(band.when(), hour))
+        return IntStream.range(0, INSTANTS)
+                .mapToDouble(i -> (span.fromHour() + span.hours() * (i + 0.5) / INSTANTS) % 24)
+                .map(hour -> feeder.bands().stream()
+                        .filter(band -> band.when().holdsAt(hour))
                         .mapToDouble(price)
                         .findFirst()
-                        .orElse(0);
-                count++;
-            }
-        }
-        return count == 0 ? 0 : sum / count;
-    }
-
-    private static boolean holds(DailySpan span, double hour) {
-        return (hour - span.fromHour() + 24) % 24 < span.hours();
+                        .orElse(0))
+                .average()
+                .orElseThrow();
     }
 }

@@ -55,11 +55,6 @@ final class WindowsConflict implements Check {
         boolean months = a.months().isEmpty()
                 || b.months().isEmpty()
                 || a.months().stream().anyMatch(b.months()::contains);
-        return days && months && (within(a.fromHour(), b) || within(b.fromHour(), a));
-    }
-
-    private static boolean within(double hour, DailySpan span) {
-        double after = (hour - span.fromHour() + 24) % 24;
-        return after < span.hours();
+        return days && months && (b.holdsAt(a.fromHour()) || a.holdsAt(b.fromHour()));
     }
 }

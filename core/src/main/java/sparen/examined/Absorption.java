@@ -2,7 +2,6 @@ package sparen.examined;
 
 import sparen.battery.BatteryModel;
 import sparen.power.PlanningArithmetic;
-import sparen.program.AcProgram;
 import sparen.site.AcSource;
 import sparen.site.ChargeController;
 import sparen.site.Inverter;
@@ -36,15 +35,12 @@ public final class Absorption {
      */
     public static double amperes(PlanFacts plan, Inverter inverter, AcSource source) {
         Inverter.Charger charger = inverter.charger().orElseThrow();
-        double legVolts = AcSource.legVolts(inverter.acVolts(), source.legs());
-        double input = plan.program().ac().orElse(AcProgram.PLAIN).inputLimitAmperes() * legVolts;
-        double watts = source.legs() * Math.min(source.legWatts(inverter.acVolts()), input);
         double limit = plan.charging(inverter.id())
                 .details()
                 .flatMap(details -> details.maximumAmperes())
                 .orElse(Double.POSITIVE_INFINITY);
         return PlanningArithmetic.chargeAmperes(
-                watts,
+                AcInlet.watts(plan, inverter, source),
                 charger.efficiency(),
                 plan.charging(inverter.id()).absorptionVolts(),
                 Math.min(charger.maximumAmperes(), limit));

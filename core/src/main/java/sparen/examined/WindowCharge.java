@@ -1,10 +1,10 @@
 package sparen.examined;
 
+import sparen.power.PlanningArithmetic;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
-import sparen.site.AcSource;
 import sparen.site.Inverter;
 
 /**
@@ -51,7 +51,11 @@ public record WindowCharge(
             amperes = setting;
             limit = "its setting";
         }
-        double byInput = dcAmperes(inverter, charging, inputWatts(plan, inverter, ac) - loadWatts(plan, inverter));
+        double input = plan.site().acSources().stream()
+                .findFirst()
+                .map(source -> AcInlet.watts(plan, inverter, source))
+                .orElse(Double.POSITIVE_INFINITY);
+        double byInput = dcAmperes(inverter, charging, input - AcInlet.loadWatts(plan, inverter));
         if (byInput < amperes) {
             amperes = byInput;
             limit = "what the input limit leaves beside the loads";
@@ -67,26 +71,11 @@ public record WindowCharge(
     }
 
     private static double dcAmperes(Inverter inverter, ChargeProgram charging, double acWatts) {
-        double efficiency = inverter.charger().orElseThrow().efficiency();
-        return Math.max(0, acWatts) * efficiency / charging.absorptionVolts();
-    }
-
-    /** The most that comes from the first source (W). */
-    private static double inputWatts(PlanFacts plan, Inverter inverter, AcProgram ac) {
-        return plan.site().acSources().stream()
-                .findFirst()
-                .map(source -> source.legs()
-                        * Math.min(
-                                ac.inputLimitAmperes() * AcSource.legVolts(inverter.acVolts(), source.legs()),
-                                source.legWatts(inverter.acVolts())))
-                .orElse(Double.POSITIVE_INFINITY);
-    }
-
-    private static double loadWatts(PlanFacts plan, Inverter inverter) {
-        return plan.site().loads().stream()
-                .filter(load -> load.feed().filter(inverter.id()::equals).isPresent() && !load.diverts())
-                .mapToDouble(load -> MeanDraw.watts(load, inverter.acVolts(), plan.profiles()))
-                .sum();
+        return PlanningArithmetic.chargeAmperes(
+                Math.max(0, acWatts),
+                inverter.charger().orElseThrow().efficiency(),
+                charging.absorptionVolts(),
+                Double.POSITIVE_INFINITY);
     }
 
     /** The length it needs (h). */

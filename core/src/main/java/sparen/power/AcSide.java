@@ -183,10 +183,9 @@ public final class AcSide {
             }
         }
         double gives = on.source < 0 ? 0 : on.from.legWatts(inverter.acVolts());
-        boolean beyond = sourceAtHand >= 0
-                && flow.assistNeeded(on, inverts()) == 0
-                && !(inverter.transfer().orElseThrow().assists() && inverts())
-                && on.heaviestLeg() > gives;
+        boolean assists =
+                inverts() && inverter.transfer().map(Inverter.Transfer::assists).orElse(false);
+        boolean beyond = sourceAtHand >= 0 && !assists && on.heaviestLeg() > gives;
         breaker.observe(now, beyond);
         if (breaker.isDue(now)) {
             breaker.reset();

@@ -91,7 +91,7 @@ final class FeedLevel {
 
     /** Whether AC is to feed. */
     boolean takesAc(boolean blends) {
-        return program.source().takesAc(bySun ? enough : false, enough, blends);
+        return program.source().takesAc(bySun && enough, enough, blends);
     }
 
     double dueSeconds() {

@@ -214,7 +214,7 @@ public record AcProgram(
 
     /** Whether AC charges now: by the window in force (null for none), else by who charges; a window overrules nobody who says never. */
     public boolean chargesFromAc(AcWindow window, double stateOfCharge, boolean sunEnough) {
-        if (charging == ChargePriority.SUN_ONLY) {
+        if (charging == ChargePriority.SUN_ONLY || source == SourcePriority.NEVER_AC) {
             return false;
         }
         return window == null

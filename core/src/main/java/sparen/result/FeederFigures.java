@@ -22,7 +22,7 @@ public record FeederFigures(String feeder, double outageSeconds, List<BandFigure
     /**
      * One price band.
      *
-     * @param hours in words, such as 22:00–06:00
+     * @param hours in words, such as 22:00 to 06:00
      * @param importPerKilowattHour its price (currency/kWh)
      * @param exportPerKilowattHour what is got for a unit given back (currency/kWh)
      * @param importKilowattHours taken (kWh)

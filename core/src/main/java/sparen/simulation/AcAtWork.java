@@ -43,6 +43,7 @@ final class AcAtWork implements Part {
     private boolean dirty = true;
     private double nextHand;
     private final SunLeft sun;
+    private final boolean heedsSun;
     private double spareDue;
     final AcEnergies energies = new AcEnergies();
 
@@ -73,6 +74,9 @@ final class AcAtWork implements Part {
         }
         generators = engines.toArray(EngineGenerator[]::new);
         feeders = lines.toArray(FeederAtWork[]::new);
+        heedsSun = inverter.blends()
+                || program.source() == AcProgram.SourcePriority.SUN_FIRST
+                || program.charging() == AcProgram.ChargePriority.SUN_FIRST;
         lookAnew();
         nextHand = handAfter(Double.NEGATIVE_INFINITY);
         arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
@@ -96,11 +100,14 @@ final class AcAtWork implements Part {
         dirty = true;
     }
 
-    /** The sun on the DC side is another: whether it is enough for all loads. */
-    void takeSun(boolean enough) {
-        dirty |= enough != conditions.sunEnough;
-        conditions.sunEnough = enough;
-        lookAnew();
+    /** The sun on the DC side is another: where who feeds or charges goes by it, it looks again whether it is enough. */
+    void takeSun() {
+        if (heedsSun) {
+            boolean enough = sun.isEnough();
+            dirty |= enough != conditions.sunEnough;
+            conditions.sunEnough = enough;
+            lookAnew();
+        }
     }
 
     /** Takes sources, sun and windows of an instant (s). */

@@ -15,9 +15,10 @@ final class AcEnergies {
     /** What went out to it (J). */
     double exportJoules;
 
-    /** Sun on the AC side that nobody took (J), and that was taken. */
+    /** Sun on the AC side that nobody took (J). */
     double curtailedJoules;
 
+    /** Sun on the AC side that was taken (J). */
     double sunUsedJoules;
 
     /**

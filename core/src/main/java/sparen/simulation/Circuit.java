@@ -200,7 +200,7 @@ final class Circuit {
             sunMoved |= controller.validUntil() != before;
         }
         if (sunMoved && ac != null) {
-            ac.takeSun(sun.isEnough());
+            ac.takeSun();
         }
         for (int i = 0; i < sources.length; i++) {
             sources[i].moveTo(seconds);

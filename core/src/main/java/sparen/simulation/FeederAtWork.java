@@ -3,6 +3,7 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Random;
+import sparen.program.Sentence;
 import sparen.quantity.Standard;
 import sparen.result.FeederFigures;
 import sparen.result.FeederFigures.BandFigures;
@@ -100,7 +101,9 @@ final class FeederAtWork {
                 continue;
             }
             bands.add(new BandFigures(
-                    outside ? "outside all bands" : feeder.bands().get(i).when().hoursInWords(),
+                    outside
+                            ? "outside all bands"
+                            : Sentence.span(feeder.bands().get(i).when()),
                     outside ? 0 : feeder.bands().get(i).importPerKilowattHour(),
                     outside ? 0 : feeder.bands().get(i).exportPerKilowattHour(),
                     importJoules[i] / KILOWATT_HOUR,

@@ -1,12 +1,8 @@
 package sparen.site;
 
 import java.time.DayOfWeek;
-import java.time.Month;
 import java.time.ZonedDateTime;
-import java.time.format.TextStyle;
 import java.util.List;
-import java.util.Locale;
-import java.util.stream.Collectors;
 import sparen.quantity.Bounds;
 
 /**
@@ -45,27 +41,14 @@ public record DailySpan(double fromHour, double toHour, List<DayOfWeek> weekdays
         return toHour > fromHour ? toHour - fromHour : toHour + 24 - fromHour;
     }
 
-    /** Its hours in words, such as 22:00–06:00, and its days where they are not all. */
-    public String hoursInWords() {
-        String hours = clock(fromHour) + "–" + clock(toHour);
-        String days = weekdays.stream()
-                .map(day -> day.getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
-                .collect(Collectors.joining(", "));
-        String when = days.isEmpty() ? hours : hours + " " + days;
-        String in = months.stream()
-                .map(month -> Month.of(month).getDisplayName(TextStyle.SHORT, Locale.ENGLISH))
-                .collect(Collectors.joining(", "));
-        return in.isEmpty() ? when : when + " in " + in;
-    }
-
-    private static String clock(double hour) {
-        long minutes = Math.round(hour * 60);
-        return String.format(Locale.ROOT, "%02d:%02d", minutes / 60, minutes % 60);
-    }
-
     /** The share of a week's hours that lie in it, in the months it holds in. */
     public double shareOfWeek() {
         return hours() / 24 * (weekdays.isEmpty() ? 1 : weekdays.size() / 7.0);
+    }
+
+    /** Whether an hour of the day (h) lies in it, on days on which it holds. */
+    public boolean holdsAt(double hour) {
+        return (hour - fromHour + 24) % 24 < hours();
     }
 
     /** Whether an instant lies in it. */

@@ -113,27 +113,15 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
     }
 
     private static void addEnergies(List<Figure> figures, Ledger first, Ledger second) {
-        double tell = 10;
-        figures.add(new Figure(
-                "Diverted",
-                "Wh",
-                first.totalDivertedJoules() / Standard.WATT_HOUR,
-                second.totalDivertedJoules() / Standard.WATT_HOUR,
-                tell));
-        figures.add(new Figure("Thrown away", "Wh", thrownAway(first), thrownAway(second), tell));
-        figures.add(new Figure(
-                "Taken from a feeder",
-                "Wh",
-                first.importJoules() / Standard.WATT_HOUR,
-                second.importJoules() / Standard.WATT_HOUR,
-                tell));
-        figures.add(new Figure(
-                "Given back to a feeder",
-                "Wh",
-                first.exportJoules() / Standard.WATT_HOUR,
-                second.exportJoules() / Standard.WATT_HOUR,
-                tell));
+        figures.add(energy("Diverted", first.totalDivertedJoules(), second.totalDivertedJoules()));
+        figures.add(energy("Thrown away", thrownAway(first), thrownAway(second)));
+        figures.add(energy("Taken from a feeder", first.importJoules(), second.importJoules()));
+        figures.add(energy("Given back to a feeder", first.exportJoules(), second.exportJoules()));
         figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1));
+    }
+
+    private static Figure energy(String what, double beforeJoules, double afterJoules) {
+        return new Figure(what, "Wh", beforeJoules / Standard.WATT_HOUR, afterJoules / Standard.WATT_HOUR, 10);
     }
 
     /** What each price band cost in both, where both have the same bands. */
@@ -151,7 +139,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
     }
 
     private static double thrownAway(Ledger ledger) {
-        return (ledger.curtailedJoules() + ledger.clippedJoules()) / Standard.WATT_HOUR;
+        return ledger.curtailedJoules() + ledger.clippedJoules();
     }
 
     private static void addGenerators(List<Figure> figures, RunResult first, RunResult second) {

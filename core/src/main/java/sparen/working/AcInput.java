@@ -3,7 +3,7 @@ package sparen.working;
 import java.util.Locale;
 import java.util.Optional;
 import java.util.stream.Stream;
-import sparen.examined.MeanDraw;
+import sparen.examined.AcInlet;
 import sparen.examined.PlanFacts;
 import sparen.power.PlanningArithmetic;
 import sparen.program.AcProgram;
@@ -63,10 +63,7 @@ final class AcInput implements Calculator {
         double watts = source.legWatts(inverter.acVolts()) * source.legs();
         double efficiency = inverter.charger().orElseThrow().efficiency();
         double volts = plan.site().nominalVolts();
-        double loads = plan.site().loads().stream()
-                .filter(load -> load.feed().filter(inverter.id()::equals).isPresent() && !load.diverts())
-                .mapToDouble(load -> MeanDraw.watts(load, inverter.acVolts(), plan.profiles()))
-                .sum();
+        double loads = AcInlet.loadWatts(plan, inverter);
         return working.line(
                 "%s charges beside its loads with (%.0f W − %.0f W) × %.0f %% / %.0f V = %.0f A",
                 source.name(),

@@ -63,14 +63,7 @@ public class StartingPointTest {
         Plan plan = new StartingPoint(
                         "new", PLACE, 24, Chemistry.LITHIUM_IRON_PHOSPHATE, 200, 400, true, false, false, true)
                 .plan();
-        double fortnight = 14 * 86_400;
-        Scenario mild = new Scenario(
-                plan,
-                Sites.START,
-                fortnight,
-                WeatherGenerator.generate(PLACE, Sites.START, 14 * 1440, DayType.MIXED, 15, 1),
-                Map.of());
-        RunResult run = Simulation.run(mild, new Window(0, fortnight, 10));
+        RunResult run = run(plan, 14);
         assertTrue(Math.abs(run.ledger().closingError()) < 1e-6);
         assertEquals(
                 Checks.of(plan, Map.of(), run).stream()
@@ -80,19 +73,24 @@ public class StartingPointTest {
                 "[]");
     }
 
+    /** Days of mixed weather at 15 °C. */
+    private static RunResult run(Plan plan, int days) {
+        double seconds = days * 86_400.0;
+        Scenario mild = new Scenario(
+                plan,
+                Sites.START,
+                seconds,
+                WeatherGenerator.generate(PLACE, Sites.START, days * 1440, DayType.MIXED, 15, 1),
+                Map.of());
+        return Simulation.run(mild, new Window(0, seconds, 10));
+    }
+
     /** A bank that AC floats for weeks comes to rest full, its wells level, and the run goes on; common practice, no source. */
     @Test
     public void aBankThatAcFloatsStaysFull() {
-        double weeks = 40 * 86_400;
         for (Chemistry chemistry : List.of(Chemistry.AGM, Chemistry.GEL, Chemistry.FLOODED)) {
             Plan plan = new StartingPoint("new", PLACE, 48, chemistry, 200, 0, true, false, true, false).plan();
-            Scenario still = new Scenario(
-                    plan,
-                    Sites.START,
-                    weeks,
-                    WeatherGenerator.generate(PLACE, Sites.START, 40 * 1440, DayType.MIXED, 15, 1),
-                    Map.of());
-            RunResult run = Simulation.run(still, new Window(0, weeks, 10));
+            RunResult run = run(plan, 40);
             assertTrue(run.endStateOfCharge() > 0.99, chemistry + " at " + run.endStateOfCharge());
         }
     }

@@ -17,6 +17,7 @@ import sparen.program.Mode;
 import sparen.program.Output;
 import sparen.result.Change;
 import sparen.result.Event;
+import sparen.result.Fact;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
 import sparen.site.AcSource;
@@ -206,7 +207,13 @@ public class AcProgramTest {
         assertEquals(
                 changes(result, Change.AC_UNFIT).stream().map(Event::seconds).toList(),
                 List.of(14.0, 28.0, 42.0, 56.0));
-        assertTrue(changes(result, Change.AC_UNFIT).get(0).reason().contains("200 V"), "told as it is");
+        assertEquals(
+                changes(result, Change.AC_UNFIT).get(0).facts().get(0).numbers().stream()
+                        .map(Fact.Quantity::value)
+                        .map(Math::round)
+                        .toList(),
+                List.of(205L, 200L),
+                "its bound, and what it is under the load");
         assertTrue(Checks.of(house.plan(), Map.of(), result).stream()
                 .anyMatch(one -> one.check().equals("WeakSource")
                         && one.compared().get(0).value() == 4));
@@ -227,6 +234,19 @@ public class AcProgramTest {
                 assertEquals(changes(result, Change.TRANSFERRED_BACK).get(0).seconds(), 245, 1e-6);
             }
         }
+    }
+
+    /** Where AC is never taken, an overload that is let through to it does not charge from it either: 3400 W and the idle draw for 3 min. */
+    @Test
+    public void aBypassFeedsAndDoesNotCharge() {
+        AcProgram program = program(SourcePriority.NEVER_AC, ChargePriority.BOTH)
+                .withInputLimitAmperes(30)
+                .withBypassesOverload(Optional.of(true));
+        House house = house(0, false, program);
+        house.acSources.set(0, new AcSource.Feeder("feeder", "feeder", 32, 1, 0, 1, 0, List.of()));
+        house.pulses("saw", "inverter", 0, 0, 60, 3400, 400, 0);
+        double import3 = house.run(240).ledger().importJoules();
+        assertEquals(import3, 3420 * (240 - 65), 1);
     }
 
     /** The truth tables, as they are shown: what gear that blends and gear that only switches makes of each order. */

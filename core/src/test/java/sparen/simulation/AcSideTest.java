@@ -277,7 +277,7 @@ public class AcSideTest {
         assertEquals(result.ledger().cost(), expected, 1e-6);
         FeederFigures feeder = result.feeders().get(0);
         FeederFigures.BandFigures dear = feeder.bands().get(1);
-        assertEquals(dear.hours(), "04:00–02:00");
+        assertEquals(dear.hours(), "04:00 to 02:00");
         assertEquals(dear.importKilowattHours(), idle * (4 * HOUR - 12) / 3.6e6, 1e-9);
         assertEquals(dear.cost(), 3 * dear.importKilowattHours(), 1e-9);
         assertEquals(feeder.cost(), expected, 1e-6);

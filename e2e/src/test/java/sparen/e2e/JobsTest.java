@@ -63,6 +63,13 @@ public class JobsTest extends BrowserTest {
         return page;
     }
 
+    private static void add(Page page, String kind) {
+        button(page, "Add a part").click();
+        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
+                .getByText(kind, new Locator.GetByTextOptions().setExact(true))
+                .click();
+    }
+
     private static void choose(Page page, String part) {
         page.keyboard().press("Escape");
         button(page, part + ",").press("Enter");
@@ -85,10 +92,7 @@ public class JobsTest extends BrowserTest {
     @Test
     public void allSourcesStopOnAColdMorningAndResume() {
         Page page = newSite("Ringing trailer", "24", "LITHIUM_IRON_PHOSPHATE", "1000", "a feeder from a");
-        button(page, "Add a part").click();
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
-                .getByText("DC source", new Locator.GetByTextOptions().setExact(true))
-                .click();
+        add(page, "DC source");
         type(page, "power of DC source 1", "350");
         type(page, "from of DC source 1", "7");
         type(page, "to of DC source 1", "9");
@@ -188,8 +192,8 @@ public class JobsTest extends BrowserTest {
                 .first()
                 .click();
         Locator cost = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Feeder: what it cost"));
-        Locator cheap = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("00:00–06:00"));
-        Locator dear = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("06:00–24:00"));
+        Locator cheap = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("00:00 to 06:00"));
+        Locator dear = cost.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("06:00 to 24:00"));
         Locator cheapCells = cheap.getByRole(AriaRole.CELL);
         Locator dearCells = dear.getByRole(AriaRole.CELL);
         assertEquals(number(cheapCells.nth(2)), 0.1 * number(cheapCells.nth(0)), 0.02, "bought at 0.1");
@@ -205,7 +209,7 @@ public class JobsTest extends BrowserTest {
         page.getByLabel("plan").first().selectOption("as it is now, without its windows");
         button(page, "Compare").last().click();
         Locator figures = page.getByRole(AriaRole.TABLE).last();
-        assertThat(figures).containsText("Cost, 06:00–24:00");
+        assertThat(figures).containsText("Cost, 06:00 to 24:00");
         Locator given = figures.getByRole(AriaRole.ROW)
                 .filter(new Locator.FilterOptions().setHasText("Given back to a feeder"))
                 .getByRole(AriaRole.CELL);
@@ -273,10 +277,7 @@ public class JobsTest extends BrowserTest {
     @Test
     public void aWeakGridHoldsWithALowerInputLimit() {
         Page page = newSite("Ferry kiosk", "48", "LITHIUM_IRON_PHOSPHATE", "1000", "a feeder from a");
-        button(page, "Add a part").click();
-        page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Add a part"))
-                .getByText("Load", new Locator.GetByTextOptions().setExact(true))
-                .click();
+        add(page, "Load");
         sheet(page).getByLabel("feed of Load 3").selectOption("Inverter");
         type(page, "watts of Load 3", "900");
         choose(page, "Feeder");
