@@ -11,7 +11,8 @@
   let { editor }: { editor: PlanEditor } = $props();
 
   const plan = $derived(editor.plan);
-  const pegs = $derived(editor.reading?.gauge.pegs ?? []);
+  /** Those whose number in the plan is the one that is shown. */
+  const pegs = $derived((editor.reading?.gauge.pegs ?? []).filter((one) => one.shownTimes === 1));
   const temporary = $derived(plan?.program.temporary ?? []);
   let level = $state('');
   let to = $state('');

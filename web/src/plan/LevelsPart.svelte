@@ -36,11 +36,11 @@
     if (!plan) return;
     const place = placeOf(plan, peg.path);
     if (!place) return;
+    const said = (one: unknown) => written(Number(one) * peg.shownTimes, peg.unit);
     editor.set(
       place,
-      value,
-      (before, after) =>
-        `${peg.term} of ${peg.name} ${written(Number(before), peg.unit)} → ${written(Number(after), peg.unit)}`,
+      value / peg.shownTimes,
+      (before, after) => `${peg.term} of ${peg.name} ${said(before)} → ${said(after)}`,
     );
   }
 

@@ -41,7 +41,7 @@ export function pegsOf(
     .map((peg) => {
       const place = placeOf(plan, peg.path);
       const edited = place && atPlace(plan, place);
-      const value = typeof edited === 'number' ? edited : peg.value;
+      const value = typeof edited === 'number' ? edited * peg.shownTimes : peg.value;
       return { ...peg, value, stands: moved(peg, value, celsius) };
     });
   const pairs: Pair[] = [];

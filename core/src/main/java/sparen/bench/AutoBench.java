@@ -123,7 +123,7 @@ public final class AutoBench {
         double near = percent ? NEAR_CHARGE : NEAR_VOLTS + step;
         boolean falling = level.role().falling();
         double side = falling ? 1 : -1;
-        double wait = longestSeconds() + MARGIN_SECONDS;
+        double wait = longestSeconds(logic) + MARGIN_SECONDS;
         NamedSignal turned = around.signals().all().get(signal);
         String knob = turned.id();
         double from = percent ? (falling ? 1 : 0) : expected * (1 + side * BEYOND);
@@ -179,8 +179,8 @@ public final class AutoBench {
         return event.kind() == Event.Kind.OPENED || event.kind() == Event.Kind.CLOSED;
     }
 
-    /** The longest delay, look and hold of the rule (s). */
-    private double longestSeconds() {
+    /** The longest delay, look and hold of a rule (s). */
+    static double longestSeconds(SwitchLogic logic) {
         double longest = Math.max(logic.minimumOnSeconds(), logic.minimumOffSeconds());
         for (Way way : ways(logic).toList()) {
             longest = Math.max(longest, way.delaySeconds() + 2 * way.lookSeconds());

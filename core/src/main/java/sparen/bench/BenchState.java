@@ -4,6 +4,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import sparen.logic.Countdown;
+import sparen.program.ChargeStage;
 import sparen.program.NamedSignal;
 import sparen.result.Event;
 import sparen.result.Trace;
@@ -13,6 +14,8 @@ import sparen.result.Trace;
  *
  * @param seconds since the start (s)
  * @param outputs in the program's order
+ * @param chargers where every voltage is imposed; none where a battery answers
+ * @param inverter likewise; absent where there is none
  * @param events since the start: the printed tape
  * @param signals what its knobs impose, in the order they are offered
  * @param knobs what each of them is at now, by id, in its own unit
@@ -22,6 +25,8 @@ import sparen.result.Trace;
 public record BenchState(
         double seconds,
         List<AtBench> outputs,
+        List<ChargerAtBench> chargers,
+        Optional<InverterAtBench> inverter,
         List<Event> events,
         List<NamedSignal> signals,
         Map<String, Double> knobs,
@@ -36,6 +41,34 @@ public record BenchState(
      * @param trace of the time that is shown
      */
     public record Live(double batteryVolts, double batteryAmperes, double stateOfCharge, Trace trace) {}
+
+    /**
+     * A charger at the bench.
+     *
+     * @param charger its id
+     * @param stage of its cycle
+     * @param regulationVolts what it regulates to now (V)
+     * @param gives whether it has a source and may charge
+     * @param stopped whether something stops it: cold, heat, over-voltage, silence, its enable
+     * @param leftSeconds until the next of its times is up (s); absent where none runs
+     */
+    public record ChargerAtBench(
+            String charger,
+            ChargeStage stage,
+            double regulationVolts,
+            boolean gives,
+            boolean stopped,
+            Optional<Double> leftSeconds) {}
+
+    /**
+     * The inverter at the bench.
+     *
+     * @param inverter its id
+     * @param alive whether it feeds its loads
+     * @param onAc whether they are on AC
+     * @param searching whether it rests in search
+     */
+    public record InverterAtBench(String inverter, boolean alive, boolean onAc, boolean searching) {}
 
     /**
      * An output at the bench.

@@ -177,6 +177,8 @@ public final class LiveBench {
                 result.outputs().stream()
                         .map(one -> atBench(one, isClosed(one, until), result))
                         .toList(),
+                List.of(),
+                Optional.empty(),
                 result.events(),
                 List.copyOf(signals.values()),
                 knobs,

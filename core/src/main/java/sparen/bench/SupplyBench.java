@@ -12,7 +12,6 @@ import sparen.logic.Signal;
 import sparen.output.EventLog;
 import sparen.output.OutputAtWork;
 import sparen.program.NamedSignal;
-import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
@@ -20,11 +19,14 @@ import sparen.quantity.InvalidQuantity;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
+import sparen.result.PartEvent;
+import sparen.series.Stay;
 import sparen.setting.DeviceSettings;
 
 /**
  * A program on the bench with every voltage and report imposed, as by a bench supply: no battery answers. Knobs move at even rates, so
- * each crossing is solved exactly; thresholds, delays, holds and lockouts act as they do in a run.
+ * each crossing is solved exactly; thresholds, delays, holds and lockouts act as they do in a run, and so do the stages of the
+ * chargers and the levels of the inverter.
  */
 public final class SupplyBench {
     /** So often outputs may set each other off at one instant. */
@@ -37,23 +39,30 @@ public final class SupplyBench {
     private static final double HOURS_PER_SECOND = 1 / 3600.0;
 
     private final List<OutputAtWork> outputs = new ArrayList<>();
+    private final DevicesAtBench devices;
+    private final Stay stay = new Stay();
     private final Surroundings around;
     private final List<NamedSignal> signals;
     private final Map<String, Integer> numbers = new HashMap<>();
     private final double[] values;
     private final double[] slopes;
+    private final double[] low;
+    private final double[] high;
     private final boolean[] isHour;
     private final EventLog log = new EventLog();
     private final List<Turn> turning = new ArrayList<>();
     private double now;
 
-    private SupplyBench(Plan plan) {
+    SupplyBench(Plan plan) {
         around = Surroundings.of(plan);
         signals = around.signals().all();
         values = new double[around.count()];
         slopes = new double[values.length];
+        low = new double[values.length];
+        high = new double[values.length];
         isHour = new boolean[values.length];
         plan.program().outputs().forEach(output -> outputs.add(new OutputAtWork(output, around)));
+        devices = new DevicesAtBench(plan, around);
         for (int i = 0; i < values.length; i++) {
             numbers.put(signals.get(i).id(), i);
             NamedSignal.Kind kind = signals.get(i).kind();
@@ -62,6 +71,7 @@ public final class SupplyBench {
             values[i] = signals.get(i).rest();
             slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;
         }
+        devices.write(values);
     }
 
     /** The signals that knobs can impose at a plan's bench, by id: all but the contacts, which are the outputs' own. */
@@ -95,28 +105,58 @@ public final class SupplyBench {
         return bench.state();
     }
 
+    /** What is due at an instant happens before a hand turns knobs at it: so a script grows without changing what was. */
     private void play(List<Turn> turns, double until) {
-        int next = 0;
-        for (; ; ) {
-            // What is due at an instant happens before a hand turns a knob at it: so a script grows without changing
-            // what was.
+        settle();
+        for (Turn turn : turns) {
+            if (turn.seconds() > until) {
+                break;
+            }
+            if (turn.seconds() > now) {
+                goOn(turn.seconds());
+            }
+            begin(turn);
+        }
+        goOn(until);
+    }
+
+    /** Lets time go on to an instant (s), which may be now. */
+    void goOn(double until) {
+        settle();
+        while (now < until) {
+            move(Math.min(until, Math.max(nextHappening(), now + LEAST_STEP)));
             settle();
-            while (next < turns.size() && turns.get(next).seconds() <= now) {
-                begin(turns.get(next++));
-            }
-            settle();
-            double to = until;
-            if (next < turns.size()) {
-                to = Math.min(to, turns.get(next).seconds());
-            }
-            if (now >= until) {
-                return;
-            }
-            move(Math.min(to, Math.max(nextHappening(), now + LEAST_STEP)));
         }
     }
 
-    private void begin(Turn turn) {
+    /** Since the start (s). */
+    double now() {
+        return now;
+    }
+
+    /** What a signal stands at, in its own unit. */
+    double value(int signal) {
+        return values[signal];
+    }
+
+    /** All that has happened. */
+    List<Event> events() {
+        return log.events();
+    }
+
+    /** When a delay, hold or stage of an output or device ends (s), infinite where none runs. */
+    double dueOf(String subject) {
+        double due = devices.dueOf(subject);
+        for (OutputAtWork one : outputs) {
+            if (one.output().id().equals(subject)) {
+                due = Math.min(due, one.dueSeconds(now));
+            }
+        }
+        return due > now ? due : Double.POSITIVE_INFINITY;
+    }
+
+    /** A hand begins to turn a knob now. */
+    void begin(Turn turn) {
         int signal = numbers.get(turn.knob());
         turning.removeIf(one -> one.knob().equals(turn.knob()));
         if (turn.overSeconds() == 0) {
@@ -126,6 +166,7 @@ public final class SupplyBench {
             slopes[signal] = (turn.value() - values[signal]) / turn.overSeconds();
             turning.add(turn);
         }
+        devices.turned(signal, turn.value(), now);
     }
 
     /** Lets all outputs look until none moves any more; those that set each other off without end are chattering and bounded. */
@@ -136,16 +177,25 @@ public final class SupplyBench {
                 List<Fact> reason = one.settle(now, values);
                 if (reason != null) {
                     moved = true;
-                    tell(one.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED, one.output(), reason);
+                    tell(
+                            one.isClosed() ? Event.Kind.CLOSED : Event.Kind.OPENED,
+                            one.output().id(),
+                            reason);
                     if (one.beginsToChatter(now)) {
                         tell(
                                 Event.Kind.CHATTER,
-                                one.output(),
+                                one.output().id(),
                                 List.of(Fact.of(Change.CHATTERS, OutputAtWork.CHATTER_SWITCHINGS)));
                     }
                 }
-                one.takeLockoutNews(now).ifPresent(news -> tell(Event.Kind.LOCKOUT, one.output(), List.of(news)));
+                one.takeLockoutNews(now)
+                        .ifPresent(news -> tell(Event.Kind.LOCKOUT, one.output().id(), List.of(news)));
                 values[around.contact(one.output().id())] = one.isClosed() ? 1 : 0;
+            }
+            devices.connect(outputs);
+            for (PartEvent event : devices.settle(now, values)) {
+                moved = true;
+                tell(event.kind(), event.subject(), event.facts());
             }
             if (!moved) {
                 return;
@@ -153,23 +203,25 @@ public final class SupplyBench {
         }
     }
 
-    private void tell(Event.Kind kind, Output output, List<Fact> facts) {
-        log.add(Event.of(now, kind, output.id(), facts, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
+    private void tell(Event.Kind kind, String subject, List<Fact> facts) {
+        log.add(Event.of(now, kind, subject, facts, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
     }
 
     /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */
     private double nextHappening() {
-        double next = Double.POSITIVE_INFINITY;
+        double due = devices.dueSeconds();
+        double next = due > now ? due : Double.POSITIVE_INFINITY;
         for (OutputAtWork one : outputs) {
-            double due = one.dueSeconds(now);
+            due = one.dueSeconds(now);
             next = due > now ? Math.min(next, due) : next;
         }
+        stay.begin(1, BenchScript.MOST_SECONDS);
+        devices.watch(stay, values, slopes);
+        next = Math.min(next, now + stay.exitSeconds());
         for (Turn turn : turning) {
             next = Math.min(next, turn.endSeconds());
         }
-        double[] low = new double[values.length];
-        double[] high = new double[values.length];
-        bounds(low, high);
+        bounds();
         for (int i = 0; i < values.length; i++) {
             double bound = slopes[i] > 0 ? high[i] : low[i];
             if (slopes[i] != 0 && !Double.isInfinite(bound)) {
@@ -182,7 +234,7 @@ public final class SupplyBench {
         return next;
     }
 
-    private void bounds(double[] low, double[] high) {
+    private void bounds() {
         Arrays.fill(low, Double.NEGATIVE_INFINITY);
         Arrays.fill(high, Double.POSITIVE_INFINITY);
         for (OutputAtWork one : outputs) {
@@ -192,9 +244,7 @@ public final class SupplyBench {
 
     /** Carries all signals to an instant (s); one that stands at a bound there is put just past it. */
     private void move(double to) {
-        double[] low = new double[values.length];
-        double[] high = new double[values.length];
-        bounds(low, high);
+        bounds();
         double step = to - now;
         now = to;
         for (int i = 0; i < values.length; i++) {
@@ -229,6 +279,8 @@ public final class SupplyBench {
         return new BenchState(
                 now,
                 outputs.stream().map(this::atBench).toList(),
+                devices.chargers(now),
+                devices.inverter(),
                 log.events(),
                 signals.stream().filter(SupplyBench::isKnob).toList(),
                 knobs,

@@ -12,8 +12,6 @@ import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.examined.Tolerance;
 import sparen.format.Profile;
-import sparen.program.ChargeDetails.Compensation;
-import sparen.program.ChargeProgram;
 import sparen.program.Level;
 import sparen.program.Output;
 import sparen.program.Plan;
@@ -27,7 +25,7 @@ import sparen.site.SensePoint;
 /**
  * The levels of a plan on one axis.
  *
- * @param pegs levels of voltage, state of charge and temperature, those of outputs first
+ * @param pegs levels of voltage, state of charge and temperature, those of outputs first, then those of chargers, inverter and AC
  * @param walls where battery, BMS and inverter stop by themselves, and where a conductor is overloaded
  * @param usableFromVolts the highest of the lower walls (V)
  * @param usableToVolts the lowest of the upper walls (V)
@@ -46,14 +44,14 @@ public record Gauge(
         int cellsInSeries,
         int cellsOf12Volts) {
     /** Two standard deviations are shown. */
-    private static final double DEVIATIONS = 2;
+    static final double DEVIATIONS = 2;
 
     private static final double MILLI = 1e-3;
     /** Conductors that are overloaded far below the battery's lowest voltage (of it) are none of the gauge's. */
     private static final double LOOKED_AT = 0.7;
 
-    private static final String VOLTS = "V";
-    private static final String PERCENT = "%";
+    static final String VOLTS = "V";
+    static final String PERCENT = "%";
     private static final String CELSIUS = "°C";
 
     /** What happens at a peg. */
@@ -72,7 +70,8 @@ public record Gauge(
      * @param pair levels of one rule share it
      * @param term the trade's term
      * @param unit V for a voltage of the whole bank, % for a state of charge, °C for a temperature
-     * @param value as programmed
+     * @param value as programmed, in that unit
+     * @param shownTimes how much of that unit one of the plan's own number is: 100 for a fraction that is shown in %, else 1
      * @param acts when it acts; held where it has no side
      * @param switches whether it moves something, else it tells
      * @param tolerance error of the device that reads it, two standard deviations (V); 0 for what is no voltage
@@ -90,6 +89,7 @@ public record Gauge(
             String term,
             String unit,
             double value,
+            double shownTimes,
             Acts acts,
             boolean switches,
             double tolerance,
@@ -115,9 +115,7 @@ public record Gauge(
         List<Peg> pegs = new ArrayList<>(examined.levels(Level.Role.values())
                 .map(placed -> peg(plan, placed))
                 .toList());
-        plan.program().charging().stream()
-                .flatMap(charging -> held(plan, charging))
-                .forEach(pegs::add);
+        pegs.addAll(DevicePegs.of(plan));
         plan.program().outputs().stream()
                 .flatMap(output -> temperatures(plan, output))
                 .forEach(pegs::add);
@@ -150,6 +148,7 @@ public record Gauge(
                 level.term(),
                 role.percent() ? PERCENT : VOLTS,
                 level.value(),
+                1,
                 role.falling() ? Acts.FALLING : Acts.RISING,
                 role != Level.Role.WARNING && role != Level.Role.CLEARS,
                 role.percent() ? 0 : DEVIATIONS * Tolerance.METER * level.value(),
@@ -160,51 +159,6 @@ public record Gauge(
                 level.millivoltsPerKelvin() * MILLI * plan.site().battery().cellsInSeries(),
                 Optional.empty(),
                 Optional.empty());
-    }
-
-    private static Stream<Peg> held(Plan plan, ChargeProgram charging) {
-        Optional<Compensation> moves = charging.details().flatMap(details -> details.compensation());
-        boolean rechargeToo = moves.map(Compensation::compensatesRecharge).orElse(false);
-        return Stream.of(
-                held(plan, charging, "absorptionVolts", "absorption", charging.absorptionVolts(), Acts.HELD, moves),
-                held(plan, charging, "floatVolts", "float", charging.floatVolts(), Acts.HELD, moves),
-                held(
-                        plan,
-                        charging,
-                        "rechargeVolts",
-                        "recharge",
-                        charging.rechargeVolts(),
-                        Acts.FALLING,
-                        moves.filter(one -> rechargeToo)));
-    }
-
-    private static Peg held(
-            Plan plan,
-            ChargeProgram charging,
-            String field,
-            String term,
-            double volts,
-            Acts acts,
-            Optional<Compensation> moves) {
-        String id = charging.controller();
-        return new Peg(
-                "program/charging/" + id + "/" + field,
-                id,
-                plan.site().chargerName(id),
-                id,
-                term,
-                VOLTS,
-                volts,
-                acts,
-                true,
-                DEVIATIONS * Tolerance.METER * volts,
-                0,
-                Optional.of("its terminals"),
-                moves.map(one -> one.voltsPerKelvinPerCell()
-                                * plan.site().battery().cellsInSeries())
-                        .orElse(0.0),
-                moves.map(Compensation::ceilingVolts),
-                moves.map(Compensation::floorVolts));
     }
 
     /**
@@ -249,6 +203,7 @@ public record Gauge(
                         chip.label(),
                         CELSIUS,
                         chip.value(),
+                        1,
                         Acts.HELD,
                         true,
                         0,

@@ -68,13 +68,7 @@ public final class ChargeRegulator {
     private Change leftBy = Change.RESTED_HIGH;
     private final boolean tailIsNet;
     private final double tailLevel;
-    private double quietDue = Double.NEGATIVE_INFINITY;
-    private double quietLow;
-    private double quietHigh;
-    private boolean quietHeld;
-    private boolean quietDark;
-    private boolean quietAwaitsTail;
-    private boolean quietBelowTail;
+    private final Quiet quiet = new Quiet();
     private double celsius = Standard.BATTERY_CELSIUS;
     private Optional<BmsRequest> request = Optional.empty();
     private double askedVolts = Double.POSITIVE_INFINITY;
@@ -249,6 +243,29 @@ public final class ChargeRegulator {
         return Math.min(mostAmperes, watts / set);
     }
 
+    /** Its terminals stand at a voltage (V) that something else holds: its own is reached there, or it gives all it can. */
+    public void impose(double volts) {
+        rests = false;
+        limit = watts <= 0 || !mayCharge() ? Limit.NOTHING : volts >= set ? Limit.VOLTAGE : Limit.CURRENT;
+    }
+
+    /** Says within which bounds its stages and its stops hold while its terminals (V) and its current (A) are imposed. */
+    public void watchImposed(Stay stay, double[] volts, double[] amperes) {
+        stay.within(volts, quiet.lowestVolts(), quiet.highestVolts());
+        stay.onSideOf(volts, Math.nextDown(set));
+        watchTail(stay, amperes);
+    }
+
+    /** Puts it into a stage by hand; equalization only where it is programmed. */
+    public void put(ChargeStage next, double seconds) {
+        if (next != ChargeStage.EQUALIZATION || details.equalization().isPresent()) {
+            cycleSince = seconds;
+            enter(next, seconds);
+            refresh();
+            weigh();
+        }
+    }
+
     /** The highest far-end voltage (V) at which the present limit stays in force. */
     public double highestVolts() {
         return switch (limit) {
@@ -291,14 +308,11 @@ public final class ChargeRegulator {
      * @param netAmperes into the battery (A)
      */
     public boolean holdsStill(double seconds, double volts, double amperes, double netAmperes) {
-        return seconds < quietDue
+        return quiet.isBefore(seconds)
                 && !stops.hasNews()
                 && aimTaken
-                && volts >= quietLow
-                && volts <= quietHigh
-                && (limit == Limit.VOLTAGE) == quietHeld
-                && watts <= 0 == quietDark
-                && (!quietAwaitsTail || (tailIsNet ? netAmperes : amperes) <= tailLevel == quietBelowTail);
+                && quiet.holds(volts, limit == Limit.VOLTAGE, watts <= 0)
+                && quiet.holdsTail(tailIsNet ? netAmperes : amperes, tailLevel);
     }
 
     /**
@@ -309,30 +323,27 @@ public final class ChargeRegulator {
      * @param netAmperes into the battery (A)
      */
     public void watch(Stay stay, double[] volts, double[] amperes, double[] netAmperes) {
-        stay.within(volts, Math.max(lowestVolts(), quietLow), Math.min(highestVolts(), quietHigh));
+        stay.within(
+                volts, Math.max(lowestVolts(), quiet.lowestVolts()), Math.min(highestVolts(), quiet.highestVolts()));
         stay.within(amperes, lowestAmperes(), highestAmperes());
+        watchTail(stay, tailIsNet ? netAmperes : amperes);
+    }
+
+    private void watchTail(Stay stay, double[] amperes) {
         if (awaitsTail()) {
-            stay.onSideOf(tailIsNet ? netAmperes : amperes, tailLevel);
+            stay.onSideOf(amperes, tailLevel);
         }
     }
 
     private void listen(double volts, double amperes) {
-        quietDue = dueSeconds();
-        quietHeld = limit == Limit.VOLTAGE;
-        quietDark = watts <= 0;
-        quietAwaitsTail = awaitsTail();
-        quietBelowTail = quietAwaitsTail && amperes <= tailLevel;
-        quietLow = Double.NEGATIVE_INFINITY;
-        quietHigh = Double.POSITIVE_INFINITY;
-        if (awaitsRecharge()) {
-            if (volts <= levels.recharge()) {
-                quietHigh = levels.recharge();
-            } else {
-                quietLow = Math.nextUp(levels.recharge());
-            }
+        quiet.begin(dueSeconds(), limit == Limit.VOLTAGE, watts <= 0);
+        if (awaitsTail()) {
+            quiet.awaitTail(amperes <= tailLevel);
         }
-        quietLow = Math.max(quietLow, stops.lowestVolts());
-        quietHigh = Math.min(quietHigh, stops.highestVolts());
+        if (awaitsRecharge()) {
+            quiet.awaitLevel(volts, levels.recharge());
+        }
+        quiet.narrow(stops.lowestVolts(), stops.highestVolts());
     }
 
     /**
@@ -503,19 +514,7 @@ public final class ChargeRegulator {
         List<Fact> news = stops.takeNews();
         if (moved) {
             moved = false;
-            switch (stage) {
-                case BULK -> news.addAll(List.of(Fact.of(leftBy), Fact.of(Change.BULK_BEGAN, set)));
-                case ABSORPTION -> news.add(Fact.of(Change.ABSORPTION_BEGAN, set));
-                case FLOAT -> news.addAll(List.of(Fact.of(leftBy), Fact.of(Change.FLOAT_BEGAN, set)));
-                case EQUALIZATION -> {
-                    double wanted = details.equalization().orElseThrow().volts();
-                    news.add(Fact.of(Change.EQUALIZATION_BEGAN, set));
-                    if (set < wanted) {
-                        news.add(Fact.of(Change.EQUALIZATION_HELD_DOWN, wanted, set));
-                    }
-                }
-                case OFF -> news.add(Fact.of(Change.CHARGING_ENDED));
-            }
+            news.addAll(StageNews.of(stage, leftBy, set, details));
         }
         return news;
     }

@@ -66,7 +66,7 @@ public final class Signals {
         signals.addFixed();
         site.monitors().forEach(one -> signals.add(Said.REPORTED, one.id(), one.name(), Kind.CHARGE, 1));
         for (String charger : site.chargers()) {
-            signals.add(Said.STAGE, charger, site.chargerName(charger), Kind.STAGE, 0);
+            signals.add(Said.STAGE, charger, site.chargerName(charger), Kind.STAGE, ChargeStage.FLOAT.ordinal());
             signals.add(Said.REGULATION, charger, site.chargerName(charger), Kind.REGULATION, restVolts);
         }
         site.controllers().forEach(one -> signals.add(Said.ARRAY, one.id(), one.name(), Kind.ARRAY_VOLTAGE, restVolts));

@@ -34,7 +34,7 @@ public class CeilingsTest {
     /** Files above the ceiling, each with the lines it may have at most. */
     private static final Map<String, Integer> LONGER = Map.of(
             "Circuit.java", 850,
-            "ChargeRegulator.java", 538,
+            "ChargeRegulator.java", 537,
             "AcSide.java", 450,
             "Run.java", 450,
             "BusBalance.java", 385,

@@ -45,7 +45,7 @@ public class SignalsTest {
         return new Object[][] {
             {around.regulationVolts(CONTROLLER), "regulation charge-controller", "V", 1, floats, Math.round(0.7 * volts)
             },
-            {around.stage(CONTROLLER), "stage charge-controller", "", 1, 0, 0},
+            {around.stage(CONTROLLER), "stage charge-controller", "", 1, 2, 0},
             {around.request("charge-now"), "request charge-now", "", 1, 0, 0},
             {around.reportedCharge(plan.site().monitors().get(0).id()), null, "%", 100, 1, 0},
             {sparen.logic.Signal.AIR_CELSIUS, "cabinet temperature", "°C", 1, 20, -30},

@@ -10,6 +10,7 @@ import sparen.app.site.SiteService;
 import sparen.bench.AutoBench;
 import sparen.bench.BenchScript;
 import sparen.bench.BenchState;
+import sparen.bench.LevelWalk;
 import sparen.bench.LiveBench;
 import sparen.bench.SupplyBench;
 import sparen.program.Plan;
@@ -69,6 +70,13 @@ class BenchController {
 
     /** One level walked, and whether its output did as the level says. */
     record Walked(AutoBench.Row row, boolean asExpected) {}
+
+    /** Walks a whole program once down and once up, all of it acting: a story to read, and a script to play. */
+    @PostMapping("/api/bench/{siteId}/walk-through")
+    LevelWalk walkThrough(@PathVariable String siteId, @RequestBody WalkRequest request) {
+        sites.mustExist(siteId);
+        return LevelWalk.of(request.plan());
+    }
 
     /** Walks every level of a program up or down: its commissioning test. */
     @PostMapping("/api/bench/{siteId}/walk")

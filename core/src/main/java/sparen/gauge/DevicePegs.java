@@ -1,0 +1,170 @@
+package sparen.gauge;
+
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Optional;
+import sparen.examined.Tolerance;
+import sparen.gauge.Gauge.Acts;
+import sparen.gauge.Gauge.Peg;
+import sparen.program.AcProgram;
+import sparen.program.AcProgram.AcWindow;
+import sparen.program.AcProgram.FeedLevels;
+import sparen.program.AcProgram.SourcePriority;
+import sparen.program.ChargeDetails;
+import sparen.program.ChargeDetails.Compensation;
+import sparen.program.ChargeProgram;
+import sparen.program.Plan;
+import sparen.site.Inverter;
+
+/** The levels by which chargers, inverter and AC program go themselves, whatever the outputs do. */
+final class DevicePegs {
+    private static final String AT_ITS_TERMINALS = "its terminals";
+    private static final double PERCENT = 100;
+
+    private final Plan plan;
+    private final List<Peg> pegs = new ArrayList<>();
+
+    private DevicePegs(Plan plan) {
+        this.plan = plan;
+    }
+
+    static List<Peg> of(Plan plan) {
+        DevicePegs all = new DevicePegs(plan);
+        plan.program().charging().forEach(all::add);
+        plan.site().inverter().ifPresent(inverter -> {
+            all.add(inverter);
+            plan.program().ac().ifPresent(program -> all.add(inverter, program));
+        });
+        return all.pegs;
+    }
+
+    /** Levels of one device, each said once. */
+    private final class Of {
+        private final String id;
+        private final String name;
+        private final String place;
+
+        Of(String id, String name, String place) {
+            this.id = id;
+            this.name = name;
+            this.place = place;
+        }
+
+        void volts(String field, String pair, String term, double volts, Acts acts, boolean switches) {
+            volts(field, pair, term, volts, acts, switches, Optional.empty());
+        }
+
+        void volts(
+                String field,
+                String pair,
+                String term,
+                double volts,
+                Acts acts,
+                boolean switches,
+                Optional<Compensation> moves) {
+            int cells = plan.site().battery().cellsInSeries();
+            pegs.add(new Peg(
+                    place + field,
+                    id,
+                    name,
+                    pair,
+                    term,
+                    Gauge.VOLTS,
+                    volts,
+                    1,
+                    acts,
+                    switches,
+                    Gauge.DEVIATIONS * Tolerance.METER * volts,
+                    0,
+                    Optional.of(AT_ITS_TERMINALS),
+                    moves.map(one -> one.voltsPerKelvinPerCell() * cells).orElse(0.0),
+                    moves.map(Compensation::ceilingVolts),
+                    moves.map(Compensation::floorVolts)));
+        }
+
+        void charge(String field, String pair, String term, double stateOfCharge, Acts acts) {
+            pegs.add(new Peg(
+                    place + field,
+                    id,
+                    name,
+                    pair,
+                    term,
+                    Gauge.PERCENT,
+                    PERCENT * stateOfCharge,
+                    PERCENT,
+                    acts,
+                    true,
+                    0,
+                    0,
+                    Optional.empty(),
+                    0,
+                    Optional.empty(),
+                    Optional.empty()));
+        }
+    }
+
+    private void add(ChargeProgram charging) {
+        String id = charging.controller();
+        ChargeDetails details = charging.details().orElse(ChargeDetails.NONE);
+        Optional<Compensation> moves = details.compensation();
+        Optional<Compensation> rechargeMoves = moves.filter(Compensation::compensatesRecharge);
+        Of of = new Of(id, plan.site().chargerName(id), "program/charging/" + id + "/");
+        of.volts("absorptionVolts", id, "absorption", charging.absorptionVolts(), Acts.HELD, true, moves);
+        if (details.resumeVolts().isPresent()) {
+            double resume = details.resumeVolts().get();
+            of.volts("details/resumeVolts", id, "resume", resume, Acts.FALLING, true, rechargeMoves);
+        } else {
+            of.volts("floatVolts", id, "float", charging.floatVolts(), Acts.HELD, true, moves);
+            of.volts("rechargeVolts", id, "recharge", charging.rechargeVolts(), Acts.FALLING, true, rechargeMoves);
+        }
+        details.equalization()
+                .ifPresent(one -> of.volts(
+                        "details/equalization/volts", id, "equalization", one.volts(), Acts.HELD, true, moves));
+        details.overVoltage().ifPresent(over -> {
+            String at = "details/overVoltage/";
+            of.volts(at + "stopVolts", id + "/over", "over-voltage stop", over.stopVolts(), Acts.RISING, true);
+            of.volts(
+                    at + "releaseVolts", id + "/over", "over-voltage release", over.releaseVolts(), Acts.FALLING, true);
+        });
+        moves.ifPresent(bounded -> {
+            String at = "details/compensation/";
+            of.volts(at + "ceilingVolts", id, "compensation’s ceiling", bounded.ceilingVolts(), Acts.HELD, false);
+            of.volts(at + "floorVolts", id, "compensation’s floor", bounded.floorVolts(), Acts.HELD, false);
+        });
+    }
+
+    private void add(Inverter inverter) {
+        Inverter.DcWindow window = inverter.window();
+        String id = inverter.id();
+        Of of = new Of(id, inverter.name(), "site/inverter/window/");
+        of.volts("lowAlarmVolts", id, "low alarm", window.lowAlarmVolts(), Acts.FALLING, false);
+        of.volts("lowShutdownVolts", id + "/low", "cut-off", window.lowShutdownVolts(), Acts.FALLING, true);
+        of.volts("lowRestartVolts", id + "/low", "restart", window.lowRestartVolts(), Acts.RISING, true);
+        of.volts("highShutdownVolts", id, "high cut-off", window.highShutdownVolts(), Acts.RISING, true);
+    }
+
+    private void add(Inverter inverter, AcProgram program) {
+        Of of = new Of(inverter.id(), inverter.name(), "program/ac/");
+        if (program.source() == SourcePriority.BATTERY_FIRST) {
+            String pair = inverter.id() + "/feeds";
+            if (program.byStateOfCharge().isPresent()) {
+                FeedLevels levels = program.byStateOfCharge().get();
+                String at = "byStateOfCharge/";
+                of.charge(at + "toAcStateOfCharge", pair, "to AC", levels.toAcStateOfCharge(), Acts.FALLING);
+                of.charge(at + "toBatteryStateOfCharge", pair, "back", levels.toBatteryStateOfCharge(), Acts.RISING);
+            } else {
+                of.volts("toAcVolts", pair, "to AC", program.toAcVolts(), Acts.FALLING, true, Optional.empty());
+                of.volts("toBatteryVolts", pair, "back", program.toBatteryVolts(), Acts.RISING, true, Optional.empty());
+            }
+        }
+        for (int i = 0; i < program.windows().size(); i++) {
+            AcWindow window = program.windows().get(i);
+            String field = "windows/" + i + "/stateOfCharge";
+            switch (window.kind()) {
+                case CHARGE -> of.charge(field, field, "charges up to", window.stateOfCharge(), Acts.RISING);
+                case DISCHARGE -> of.charge(field, field, "discharge floor", window.stateOfCharge(), Acts.FALLING);
+                case HOLD -> {}
+            }
+        }
+    }
+}
