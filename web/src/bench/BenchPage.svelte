@@ -11,6 +11,7 @@
   import { editorOf } from '../plan/planEditor.svelte';
   import { Bench, setAtStart, SPEEDS, sortedKnobs } from './bench.svelte';
   import Contacts from './Contacts.svelte';
+  import Devices from './Devices.svelte';
   import Knob from './Knob.svelte';
   import Protocol from './Protocol.svelte';
   import PutBack from './PutBack.svelte';
@@ -55,7 +56,9 @@
   const events = $derived([...(stands?.events ?? [])].reverse());
   // Played anew whenever the plan is another one.
   $effect(() => {
-    if (plan) void bench.play();
+    if (!plan) return;
+    bench.forgetWalks();
+    void bench.play();
   });
 
   $effect(() => {
@@ -161,6 +164,7 @@
           {bring}
           {...session.mayChange ? { force } : {}}
         />
+        <Devices {stands} {names} />
       </section>
       <section class="min-w-0 px-4 py-3 md:px-6" aria-labelledby="printed">
         <h2 id="printed">What happened</h2>

@@ -1,5 +1,7 @@
 <script lang="ts">
   import NumberChip from '../lib/sentence/NumberChip.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import { STAGES } from './bench.svelte';
   import { isSwitch } from './scale';
   import type { NamedSignal } from '../lib/api/api';
 
@@ -28,6 +30,17 @@
     />
     <span class="grow">{knob.name}</span>
     <span class="text-soft">{value >= 0.5 ? 'yes' : 'no'}</span>
+  </label>
+{:else if knob.kind === 'STAGE'}
+  <label class="mt-2 flex min-h-11 items-center gap-3 text-sm">
+    <span class="grow">{knob.name}</span>
+    <select
+      class={FIELD}
+      value={Math.floor(value)}
+      onchange={(event) => turn(Number(event.currentTarget.value))}
+    >
+      {#each Object.values(STAGES) as stage, rank (rank)}<option value={rank}>{stage}</option>{/each}
+    </select>
   </label>
 {:else}
   <div class="mt-2 grid grid-cols-[1fr_auto] items-center gap-x-3">

@@ -3,6 +3,7 @@
   import { duration } from '../lib/sentence/quantity';
   import type { Walked } from '../lib/api/api';
   import { shownValue, type Bench } from './bench.svelte';
+  import Story from './Story.svelte';
 
   /** Every level walked up or down: what was expected, what happened, what never switched. */
   let { bench, names }: { bench: Bench; names: Record<string, string> } = $props();
@@ -22,14 +23,18 @@
 <section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="walk">
   <div class="flex flex-wrap items-center gap-4">
     <h2 id="walk">Auto bench</h2>
-    <p class="grow text-soft">
+    <p class="grow basis-64 text-soft">
       Each level alone: a hundredth of a volt before it the contact must stay, a hundredth past it it must
       move.
     </p>
-    <Action onclick={() => bench.walk()} disabled={bench.walking}
-      >{bench.walking ? 'Walking' : 'Walk every level'}</Action
-    >
+    <div class="flex flex-wrap gap-2">
+      <Action onclick={() => bench.walk()} disabled={bench.walking}
+        >{bench.walking ? 'Walking' : 'Walk every level'}</Action
+      >
+      <Action onclick={() => bench.walkThrough()} disabled={bench.walking}>Walk once down and up</Action>
+    </div>
   </div>
+  {#if bench.through}<Story walk={bench.through} {bench} {names} />{/if}
   {#if bench.walked}
     <p class="mt-2" role="status">
       {bench.walked.length} levels, {wrong === 0 ? 'all as expected' : `${wrong} not as expected`}. Simulated.

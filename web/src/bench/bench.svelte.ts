@@ -1,7 +1,16 @@
-import { api, outcome, type Problem } from '../lib/api/client';
+import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import { believable, duration, fixed } from '../lib/sentence/quantity';
-import type { BenchState, Event, KeptScript, NamedSignal, Plan, Turn, Walked } from '../lib/api/api';
+import type {
+  BenchState,
+  Event,
+  KeptScript,
+  LevelWalk,
+  NamedSignal,
+  Plan,
+  Turn,
+  Walked,
+} from '../lib/api/api';
 
 /** How fast time goes at the bench (×). */
 export const SPEEDS = [1, 10, 60, 600] as const;
@@ -23,6 +32,7 @@ export class Bench {
   shownSeconds = $state(600);
   kept = $state.raw<KeptScript[]>([]);
   walked = $state.raw<Walked[]>();
+  through = $state.raw<LevelWalk>();
   walking = $state(false);
   /** What was asked for and could not be, such as a switching that never comes. */
   notice = $state('');
@@ -208,19 +218,52 @@ export class Bench {
     this.took = performance.now() - asked;
   }
 
-  /** Walks every level of the program up or down. */
+  /** Walks every level of the program up or down, alone. */
   async walk() {
-    const plan = this.plan();
-    if (!plan) return;
-    this.walking = true;
-    const { data, problem } = await outcome(
-      api.POST('/api/bench/{siteId}/walk', { params: { path: { siteId: this.site } }, body: { plan } }),
+    this.walked = await this.walks((plan) =>
+      outcome(
+        api.POST('/api/bench/{siteId}/walk', { params: { path: { siteId: this.site } }, body: { plan } }),
+      ),
     );
+  }
+
+  /** Walks the program once down and once up, all of it acting. */
+  async walkThrough() {
+    this.through = await this.walks((plan) =>
+      outcome(
+        api.POST('/api/bench/{siteId}/walk-through', {
+          params: { path: { siteId: this.site } },
+          body: { plan },
+        }),
+      ),
+    );
+  }
+
+  /** What was walked was another plan. */
+  forgetWalks() {
+    this.walked = undefined;
+    this.through = undefined;
+  }
+
+  private async walks<T>(ask: (plan: Plan) => Promise<Outcome<T>>): Promise<T | undefined> {
+    const plan = this.plan();
+    if (!plan) return undefined;
+    this.walking = true;
+    const { data, problem } = await ask(plan);
     this.walking = false;
-    this.walked = data;
     this.problem = problem;
+    return data;
   }
 }
+
+/** The stages of a charger, in the order of their ranks. */
+export const STAGES: Record<BenchState['chargers'][number]['stage'], string> = {
+  BULK: 'bulk',
+  ABSORPTION: 'absorption',
+  FLOAT: 'float',
+  EQUALIZATION: 'equalization',
+  OFF: 'off',
+};
 
 /** What is turned with most benches stands first; the others behind it. */
 const OFTEN: NamedSignal['kind'][] = [

@@ -15,6 +15,7 @@ function peg(more: Partial<Peg>): Peg {
     term: 'LVD',
     unit: 'V',
     value: 1,
+    shownTimes: 1,
     acts: 'FALLING',
     switches: true,
     tolerance: 0.05,

@@ -12,6 +12,7 @@ import sparen.logic.Signal;
 import sparen.output.EventLog;
 import sparen.output.OutputAtWork;
 import sparen.program.NamedSignal;
+import sparen.program.NamedSignal.Kind;
 import sparen.program.Plan;
 import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
@@ -24,9 +25,8 @@ import sparen.series.Stay;
 import sparen.setting.DeviceSettings;
 
 /**
- * A program on the bench with every voltage and report imposed, as by a bench supply: no battery answers. Knobs move at even rates, so
- * each crossing is solved exactly; thresholds, delays, holds and lockouts act as they do in a run, and so do the stages of the
- * chargers and the levels of the inverter.
+ * A program on the bench with every voltage and report imposed: no battery answers. Knobs move at even rates, so each crossing is
+ * solved exactly; thresholds, delays, holds, lockouts, stages of chargers and levels of the inverter act as in a run.
  */
 public final class SupplyBench {
     /** So often outputs may set each other off at one instant. */
@@ -65,8 +65,8 @@ public final class SupplyBench {
         devices = new DevicesAtBench(plan, around);
         for (int i = 0; i < values.length; i++) {
             numbers.put(signals.get(i).id(), i);
-            NamedSignal.Kind kind = signals.get(i).kind();
-            isHour[i] = kind == NamedSignal.Kind.HOUR || kind == NamedSignal.Kind.DEVICE_HOUR;
+            isHour[i] =
+                    List.of(Kind.HOUR, Kind.DEVICE_HOUR).contains(signals.get(i).kind());
             // Nobody has turned a knob yet: a full battery at noon, nothing wrong.
             values[i] = signals.get(i).rest();
             slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;
@@ -74,16 +74,17 @@ public final class SupplyBench {
         devices.write(values);
     }
 
-    /** The signals that knobs can impose at a plan's bench, by id: all but the contacts, which are the outputs' own. */
+    /** The signals that can be imposed at a plan's bench, by id: all but the contacts, which are the outputs' own. */
     public static List<String> knobs(Plan plan) {
         return Surroundings.of(plan).signals().all().stream()
-                .filter(SupplyBench::isKnob)
+                .filter(signal -> signal.kind() != Kind.CONTACT)
                 .map(NamedSignal::id)
                 .toList();
     }
 
+    /** What a charger regulates to is its own: a script may turn it, and it goes back at once. */
     private static boolean isKnob(NamedSignal signal) {
-        return signal.kind() != NamedSignal.Kind.CONTACT;
+        return !List.of(Kind.CONTACT, Kind.REGULATION).contains(signal.kind());
     }
 
     /**
