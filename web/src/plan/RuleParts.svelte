@@ -2,7 +2,7 @@
   import type { Rule } from '../lib/api/api';
   import type { PlanEditor } from './planEditor.svelte';
   import { withPlace } from './planPath';
-  import { beginning, guessed, labelOf, schemaOf, type Schema } from './system/schema';
+  import { asked, guessed, labelOf, schemaOf, type Schema } from './system/schema';
 
   /** The parts that a rule can have or do without: added with usual numbers, each a guess, and taken away, in place. */
   interface Props {
@@ -27,7 +27,7 @@
   function add(field: string, own: Schema) {
     const plan = editor.plan;
     if (!plan) return;
-    const next = own.type === 'boolean' ? true : beginning(own, plan);
+    const next = asked(own, plan);
     const begun = withPlace(plan, `${path}/${field}`.split('/'), next);
     editor.take(guessed(begun, next, `${path}/${field}`), `${labelOf(own, field)} of ${of} is set: a guess`);
   }

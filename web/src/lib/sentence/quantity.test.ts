@@ -27,7 +27,29 @@ describe('what is typed into a chip', () => {
     ['', ''],
     ['sixteen', ''],
     ['16 V', ''],
+    ['10 ft', 'V'],
+    ['5/0 AWG', 'mm²'],
+    ['21:75', 'h'],
   ])('“%s” in %s is refused', (text, unit) => expect(typed(text, unit)).toBeUndefined());
+
+  // Boiling and freezing points; a foot is 0.3048 m (NIST SP 811); 10 and 4/0 gauge by ASTM B258, from memory.
+  it.each([
+    ['212 °F', '°C', 100],
+    ['-40f', '°C', -40],
+    ['10 ft', 'm', 3.048],
+    ['12 in', 'm', 0.3048],
+    ['250 mm', 'm', 0.25],
+    ['10 AWG', 'mm²', 5.261],
+    ['4/0 AWG', 'mm²', 107.2],
+    ['50 gal', 'l', 189.3],
+    ['2,5 kW', 'W', 2500],
+    ['850 mV', 'V', 0.85],
+    ['2.5 mΩ', 'Ω', 0.0025],
+    ['21:30', 'h', 21.5],
+    ['7', 'h', 7],
+  ])('%s in %s is about %d', (text, unit, value) =>
+    expect(typed(text, unit)).toBeCloseTo(value, value > 50 ? 0 : 3),
+  );
 
   it('reads back what it writes', () => {
     for (const seconds of [0, 5, 59.5, 60, 90, 3600, 5430, 90061]) {

@@ -1,3 +1,5 @@
+import { fromOther } from './otherUnits';
+
 /** Numbers, durations and times as people write and read them. */
 
 /** A number without needless zeros, at most so many digits after the point. */
@@ -35,15 +37,20 @@ export function written(value: number, unit: string): string {
 const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 3600, d: 86400 };
 
 /**
- * Reads what was typed: decimal point or comma, with or without the unit; durations also as "2 min", "1 h 30 min", "1:30" (min:s).
- * Undefined when it is no number in that unit.
+ * Reads what was typed: decimal point or comma, with or without the unit, or in another that is known for it, such as °F or AWG;
+ * durations also as "2 min", "1 h 30 min", "1:30" (min:s), hours as "21:30". Undefined when it is no number in that unit.
  */
 export function typed(text: string, unit: string): number | undefined {
   const plain = text.trim().toLowerCase().replace(/−/g, '-').replace(/,/g, '.');
   if (unit === 's') return seconds(plain);
   const bare =
     unit !== '' && plain.endsWith(unit.toLowerCase()) ? plain.slice(0, -unit.length).trim() : plain;
-  return number(bare);
+  return number(bare) ?? (unit === 'h' ? hours(bare) : fromOther(plain, unit, number));
+}
+
+function hours(text: string): number | undefined {
+  const clock = /^(\d{1,2}):([0-5]\d)$/.exec(text);
+  return clock ? Number(clock[1]) + Number(clock[2]) / 60 : undefined;
 }
 
 function number(text: string): number | undefined {

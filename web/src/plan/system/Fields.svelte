@@ -3,7 +3,7 @@
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../planPath';
   import { inOrder } from './parts';
-  import { beginning, followed, guessed, labelOf, usualAt, type Schema } from './schema';
+  import { asked, followed, guessed, labelOf, usualAt, type Schema } from './schema';
   import SchemaField from './SchemaField.svelte';
 
   /** Some fields of a part: those that are set one below the other, those that need not be and are not in one line to set them from. */
@@ -37,7 +37,7 @@
    */
   function begin(field: string, wanted: Schema) {
     const at = `${path}/${field}`;
-    const next = usualAt(editor.reading?.usualCharging, at) ?? beginning(wanted, plan);
+    const next = usualAt(editor.reading?.usualCharging, at) ?? asked(wanted, plan);
     const begun = inOrder(withPlace(plan, at.split('/'), next));
     editor.take(guessed(begun, next, at), `${labelOf(wanted, field)} of ${of} is set: a guess`);
   }

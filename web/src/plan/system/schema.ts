@@ -22,6 +22,8 @@ export interface Schema {
   usualOf12Volts?: number;
   /** A share of one, shown in %. */
   share?: boolean;
+  /** What is absent counts as yes. */
+  yesByItself?: boolean;
   /** The lists in which the part can stand whose id the field is, of the site or the program. */
   refersTo?: string[];
   description?: string;
@@ -85,6 +87,12 @@ export function beginning(raw: Schema, plan: Plan, whole = raw): unknown {
   if (schema.type === 'number' || schema.type === 'integer')
     return usualNumber(schema, plan) ?? schema.minimum ?? (schema.exclusiveMinimum ?? 0) + 1;
   return references(whole, plan)?.[0]?.id ?? 'new';
+}
+
+/** What an optional field begins with when it is asked for: a yes or no with what it is not by itself. */
+export function asked(raw: Schema, plan: Plan): unknown {
+  const schema = followed(raw);
+  return schema.type === 'boolean' ? !schema.yesByItself : beginning(raw, plan);
 }
 
 function usualNumber(schema: Schema, plan: Plan): number | undefined {

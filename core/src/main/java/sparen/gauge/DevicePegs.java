@@ -128,8 +128,8 @@ final class DevicePegs {
         });
         moves.ifPresent(bounded -> {
             String at = "details/compensation/";
-            of.volts(at + "ceilingVolts", id, "compensation’s ceiling", bounded.ceilingVolts(), Acts.HELD, false);
-            of.volts(at + "floorVolts", id, "compensation’s floor", bounded.floorVolts(), Acts.HELD, false);
+            of.volts(at + "ceilingVolts", id, "ceiling", bounded.ceilingVolts(), Acts.HELD, false);
+            of.volts(at + "floorVolts", id, "floor", bounded.floorVolts(), Acts.HELD, false);
         });
     }
 

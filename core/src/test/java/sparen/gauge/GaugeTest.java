@@ -12,6 +12,7 @@ import org.testng.annotations.Test;
 import sparen.export.Tables;
 import sparen.gauge.Gauge.Acts;
 import sparen.gauge.Gauge.Peg;
+import sparen.program.AcProgram;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.FullSite;
 import sparen.program.Mode;
@@ -154,5 +155,23 @@ public class GaugeTest {
         assertEquals(wall.value(), 50 / 2.2, 1e-9);
         assertTrue(wall.lower());
         assertEquals(gauge.usableFromVolts(), GAUGE.usableFromVolts(), 1e-9);
+    }
+
+    /** What chargers, inverter and AC program go by themselves is there too, a charge (fraction) shown in %; each path leads to its number. */
+    @Test
+    public void levelsOfDevicesAreOnItWithTheirNumbers() {
+        AcProgram ac = AcProgram.PLAIN
+                .withSource(AcProgram.SourcePriority.BATTERY_FIRST)
+                .withByStateOfCharge(Optional.of(new AcProgram.FeedLevels(0.4, 0.7)));
+        Plan plan = FullSite.PLAN.withProgram(FullSite.PLAN.program().withAc(Optional.of(ac)));
+        Gauge gauge = Gauge.of(plan, Map.of());
+        for (Peg one : gauge.pegs()) {
+            assertEquals((double) Fields.at(plan, one.path()) * one.shownTimes(), one.value(), 1e-9, one.path());
+        }
+        assertEquals(peg(gauge, "program/ac/byStateOfCharge/toAcStateOfCharge").value(), 40, 1e-9);
+        assertEquals(peg(gauge, "site/inverter/window/lowShutdownVolts").acts(), Acts.FALLING);
+        assertEquals(
+                peg(gauge, "site/inverter/window/lowShutdownVolts").pair(),
+                peg(gauge, "site/inverter/window/lowRestartVolts").pair());
     }
 }

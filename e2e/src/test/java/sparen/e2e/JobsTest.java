@@ -7,6 +7,7 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -268,6 +269,21 @@ public class JobsTest extends BrowserTest {
         assertTrue(starts > 3, "it is called by volts: " + starts);
         // Called late in the evening with half an hour at least, it runs on: that is told.
         assertThat(page.locator("main")).containsText("ran on into its quiet hours");
+
+        // At the generator, with a phone: a later hour of rest and a lower input limit, kept; what is open on the desk learns of it.
+        Page phone = phoneAt("/site/slate-museum/plan/system", "liv");
+        choose(phone, "Inverter");
+        type(phone, "input limit of the AC side", "6");
+        phone.keyboard().press("Escape");
+        phone.getByRole(AriaRole.NAVIGATION).getByText("Outputs").first().click();
+        Locator there = opened(phone, "Generator start");
+        there.getByLabel("quiet from").first().click();
+        phone.keyboard().press("Control+a");
+        phone.keyboard().type("21:30");
+        phone.keyboard().press("Enter");
+        save(phone);
+        phone.reload();
+        assertThat(opened(phone, "Generator start").getByLabel("quiet from").first()).containsText("21.5 h");
     }
 
     /**
@@ -312,5 +328,79 @@ public class JobsTest extends BrowserTest {
         page.getByLabel("Events of").selectOption("of Inverter");
         assertThat(events).containsText("loads to battery: above 70 %");
         assertThat(weak).hasCount(0);
+
+        // More than the inverter carries, while it carries alone: it bypasses to AC where it is set to, and else gives
+        // up.
+        link(page, "Plan").click();
+        link(page, "System").click();
+        choose(page, "Load 3");
+        type(page, "watts of Load 3", "9000");
+        link(page, "Season").click();
+        page.getByLabel("Events of").selectOption("of Inverter");
+        assertThat(events).containsText("of what it carries: off for 3 min");
+        link(page, "Plan").click();
+        link(page, "System").click();
+        choose(page, "Inverter");
+        openTheme(page, "To AC and back");
+        press(sheet(page), "Set overload goes to AC of the AC side");
+        link(page, "Season").click();
+        page.getByLabel("Events of").selectOption("of Inverter");
+        assertThat(events).containsText("the loads go to AC for 3 min");
+    }
+
+    /**
+     * Gauging station: a controller with a level for everything, walked once down and once up. Each level's event comes in the order of
+     * the voltages, and a level that is dragged on the gauge moves in the walk.
+     */
+    @Test
+    public void everyLevelIsWalkedOnceDownAndOnceUp() {
+        Page page = newSite("Gauging station", "24", "AGM", "400", "a feeder from a");
+        choose(page, "Charge controller");
+        openTheme(page, "Further settings");
+        press(sheet(page), "Set over voltage of Charge controller");
+        type(page, "stop of Charge controller", "30");
+        type(page, "release of Charge controller", "29");
+        press(sheet(page), "Set equalization of Charge controller");
+        type(page, "voltage of Charge controller", "29.4");
+        type(page, "time at it of Charge controller", "1 h");
+        press(sheet(page), "Set the last was of Charge controller");
+        type(page, "the last was of Charge controller", "60");
+        page.keyboard().press("Escape");
+        save(page);
+        link(page, "Bench").click();
+        button(page, "Walk once down and up").click();
+        Locator story = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Once down, once up"));
+        assertThat(story).containsText("each of them acts");
+        String told = story.innerText();
+        int last = 0;
+        for (String event : List.of(
+                "recharge level reached",
+                "Load disconnect opens",
+                "Load disconnect closes",
+                "absorption voltage 28.4 V reached",
+                "equalization is due",
+                "equalization time is up",
+                "stops charging: 30 V or more",
+                "may charge again: 29 V or less")) {
+            int at = told.indexOf(event);
+            assertTrue(at > last, event + " in its place in " + told);
+            last = at;
+        }
+        button(page, "Put it on the bench").click();
+        Locator devices = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Chargers and inverter"));
+        assertThat(devices).containsText("float");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened")))
+                .containsText("may charge again: 29 V or less");
+
+        link(page, "Plan").click();
+        link(page, "Levels in full").click();
+        Locator stop = page.getByRole(
+                AriaRole.SLIDER, new Page.GetByRoleOptions().setName("over-voltage stop of Charge controller"));
+        stop.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(stop).hasAttribute("aria-valuetext", "30.10 V");
+        link(page, "Bench").click();
+        button(page, "Walk once down and up").click();
+        assertThat(story).containsText("stops charging: 30.1 V or more");
     }
 }
