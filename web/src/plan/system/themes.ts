@@ -96,6 +96,7 @@ const LAYOUTS: Record<string, Layout> = {
         'levelDelaySeconds',
         'bypassesOverload',
       ],
+      'Alarm and cut-off': ['cutOff'],
       Windows: ['windows'],
       'Out to the grid': ['exportsSurplus', 'exportLimitWatts'],
     },

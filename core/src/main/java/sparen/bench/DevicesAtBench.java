@@ -240,9 +240,8 @@ final class DevicesAtBench {
             stay.within(volts, ac.lowestVolts(volts[0]), ac.highestVolts(volts[0]));
             grid(stay, series(Signal.AC_LOAD_WATTS, values, slopes), WATTS);
             stay.onSideOf(series(Signal.SURPLUS_WATTS, values, slopes), 0);
-            if (!Double.isNaN(ac.feedStateOfCharge())) {
-                stay.onSideOf(series(Signal.STATE_OF_CHARGE, values, slopes), ac.feedStateOfCharge());
-            }
+            double[] charge = series(Signal.STATE_OF_CHARGE, values, slopes);
+            stay.within(charge, ac.lowestCharge(charge[0], Double.NaN), ac.highestCharge(charge[0], Double.NaN));
         }
     }
 

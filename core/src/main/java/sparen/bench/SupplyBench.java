@@ -1,8 +1,6 @@
 package sparen.bench;
 
 import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -35,42 +33,23 @@ public final class SupplyBench {
     /** Time goes on by so much at least (s), so that nothing that is due and does not move can hold it up. */
     private static final double LEAST_STEP = 1e-9;
 
-    private static final double DAY_HOURS = 24;
-    private static final double HOURS_PER_SECOND = 1 / 3600.0;
-
     private final List<OutputAtWork> outputs = new ArrayList<>();
     private final DevicesAtBench devices;
     private final Stay stay = new Stay();
     private final Surroundings around;
     private final List<NamedSignal> signals;
-    private final Map<String, Integer> numbers = new HashMap<>();
+    private final TurnedSignals turned;
     private final double[] values;
-    private final double[] slopes;
-    private final double[] low;
-    private final double[] high;
-    private final boolean[] isHour;
     private final EventLog log = new EventLog();
-    private final List<Turn> turning = new ArrayList<>();
     private double now;
 
     SupplyBench(Plan plan) {
         around = Surroundings.of(plan);
         signals = around.signals().all();
-        values = new double[around.count()];
-        slopes = new double[values.length];
-        low = new double[values.length];
-        high = new double[values.length];
-        isHour = new boolean[values.length];
+        turned = new TurnedSignals(signals);
+        values = turned.values;
         plan.program().outputs().forEach(output -> outputs.add(new OutputAtWork(output, around)));
         devices = new DevicesAtBench(plan, around);
-        for (int i = 0; i < values.length; i++) {
-            numbers.put(signals.get(i).id(), i);
-            isHour[i] =
-                    List.of(Kind.HOUR, Kind.DEVICE_HOUR).contains(signals.get(i).kind());
-            // Nobody has turned a knob yet: a full battery at noon, nothing wrong.
-            values[i] = signals.get(i).rest();
-            slopes[i] = isHour[i] ? HOURS_PER_SECOND : 0;
-        }
         devices.write(values);
     }
 
@@ -125,7 +104,9 @@ public final class SupplyBench {
     void goOn(double until) {
         settle();
         while (now < until) {
-            move(Math.min(until, Math.max(nextHappening(), now + LEAST_STEP)));
+            double to = Math.min(until, Math.max(nextHappening(), now + LEAST_STEP));
+            turned.move(now, to, this::narrow);
+            now = to;
             settle();
         }
     }
@@ -153,21 +134,16 @@ public final class SupplyBench {
                 due = Math.min(due, one.dueSeconds(now));
             }
         }
+        return after(due);
+    }
+
+    private double after(double due) {
         return due > now ? due : Double.POSITIVE_INFINITY;
     }
 
     /** A hand begins to turn a knob now. */
     void begin(Turn turn) {
-        int signal = numbers.get(turn.knob());
-        turning.removeIf(one -> one.knob().equals(turn.knob()));
-        if (turn.overSeconds() == 0) {
-            values[signal] = turn.value();
-            slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
-        } else {
-            slopes[signal] = (turn.value() - values[signal]) / turn.overSeconds();
-            turning.add(turn);
-        }
-        devices.turned(signal, turn.value(), now);
+        devices.turned(turned.begin(turn), turn.value(), now);
     }
 
     /** Lets all outputs look until none moves any more; those that set each other off without end are chattering and bounded. */
@@ -210,63 +186,19 @@ public final class SupplyBench {
 
     /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */
     private double nextHappening() {
-        double due = devices.dueSeconds();
-        double next = due > now ? due : Double.POSITIVE_INFINITY;
+        double next = after(devices.dueSeconds());
         for (OutputAtWork one : outputs) {
-            due = one.dueSeconds(now);
-            next = due > now ? Math.min(next, due) : next;
+            next = Math.min(next, after(one.dueSeconds(now)));
         }
         stay.begin(1, BenchScript.MOST_SECONDS);
-        devices.watch(stay, values, slopes);
+        devices.watch(stay, values, turned.slopes);
         next = Math.min(next, now + stay.exitSeconds());
-        for (Turn turn : turning) {
-            next = Math.min(next, turn.endSeconds());
-        }
-        bounds();
-        for (int i = 0; i < values.length; i++) {
-            double bound = slopes[i] > 0 ? high[i] : low[i];
-            if (slopes[i] != 0 && !Double.isInfinite(bound)) {
-                next = Math.min(next, now + Math.max(0, (bound - values[i]) / slopes[i]));
-            }
-            if (isHour[i]) {
-                next = Math.min(next, now + (DAY_HOURS - values[i]) / HOURS_PER_SECOND);
-            }
-        }
-        return next;
+        return Math.min(next, turned.nextHappening(now, this::narrow));
     }
 
-    private void bounds() {
-        Arrays.fill(low, Double.NEGATIVE_INFINITY);
-        Arrays.fill(high, Double.POSITIVE_INFINITY);
+    private void narrow(double[] low, double[] high) {
         for (OutputAtWork one : outputs) {
             one.narrow(now, values, low, high);
-        }
-    }
-
-    /** Carries all signals to an instant (s); one that stands at a bound there is put just past it. */
-    private void move(double to) {
-        bounds();
-        double step = to - now;
-        now = to;
-        for (int i = 0; i < values.length; i++) {
-            values[i] += slopes[i] * step;
-            double near = 1e-12 * Math.max(1, Math.abs(values[i]));
-            if (slopes[i] > 0 && Math.abs(values[i] - high[i]) <= near) {
-                values[i] = Math.nextUp(high[i]);
-            } else if (slopes[i] < 0 && Math.abs(values[i] - low[i]) <= near) {
-                values[i] = Math.nextDown(low[i]);
-            }
-            if (isHour[i] && values[i] >= DAY_HOURS - 1e-9) {
-                values[i] = 0;
-            }
-        }
-        for (Turn turn : List.copyOf(turning)) {
-            if (now >= turn.endSeconds()) {
-                int signal = numbers.get(turn.knob());
-                values[signal] = turn.value();
-                slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
-                turning.remove(turn);
-            }
         }
     }
 

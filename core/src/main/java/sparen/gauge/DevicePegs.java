@@ -83,6 +83,10 @@ final class DevicePegs {
         }
 
         void charge(String field, String pair, String term, double stateOfCharge, Acts acts) {
+            charge(field, pair, term, stateOfCharge, acts, true);
+        }
+
+        void charge(String field, String pair, String term, double stateOfCharge, Acts acts, boolean switches) {
             pegs.add(new Peg(
                     place + field,
                     id,
@@ -93,7 +97,7 @@ final class DevicePegs {
                     PERCENT * stateOfCharge,
                     PERCENT,
                     acts,
-                    true,
+                    switches,
                     0,
                     0,
                     Optional.empty(),
@@ -157,6 +161,18 @@ final class DevicePegs {
                 of.volts("toBatteryVolts", pair, "back", program.toBatteryVolts(), Acts.RISING, true, Optional.empty());
             }
         }
+        program.cutOff().ifPresent(levels -> {
+            String pair = inverter.id() + "/charge";
+            of.charge(
+                    "cutOff/alarmStateOfCharge",
+                    inverter.id(),
+                    "low alarm",
+                    levels.alarmStateOfCharge(),
+                    Acts.FALLING,
+                    false);
+            of.charge("cutOff/cutOffStateOfCharge", pair, "cut-off", levels.cutOffStateOfCharge(), Acts.FALLING);
+            of.charge("cutOff/restartStateOfCharge", pair, "restart", levels.restartStateOfCharge(), Acts.RISING);
+        });
         for (int i = 0; i < program.windows().size(); i++) {
             AcWindow window = program.windows().get(i);
             String field = "windows/" + i + "/stateOfCharge";

@@ -11,7 +11,6 @@ import sparen.result.Change;
 import sparen.result.Fact;
 import sparen.site.AcSource;
 import sparen.site.Inverter;
-import sparen.site.Inverter.DcWindow;
 
 /**
  * The inverter with its AC side at work in one run. Loads, sources and sun on the AC side are constant between events, so all it makes
@@ -27,13 +26,8 @@ public final class AcSide {
     public static final int MOST_TRIES = 5;
 
     private static final double GOOD_RUN_SECONDS = 600;
-    /** It does not start again before this after a stop on voltage (s); judgement, no source. */
-    private static final double LEAST_OFF_SECONDS = 1;
-
     /** A source's breaker bears more than its rating for so long (s); judgement, no source. */
     private static final double BREAKER_SECONDS = 30;
-
-    private static final double HIGH_RELEASE = 0.98;
 
     private final Inverter inverter;
     private final AcProgram program;
@@ -42,17 +36,14 @@ public final class AcSide {
     private final FeedLevel feed;
     private final Optional<Inverter.Accepts> accepts;
     private final double[] levels;
-    private final Timer lowVoltage;
+    private final double[] charges;
+    private final DcGuard guard;
     private final Timer overload;
     private final Timer breaker = new Timer(BREAKER_SECONDS);
     private final Timer qualified;
     private final Timer unfit;
     private boolean enabled = true;
-    private boolean lowStop;
-    private boolean highStop;
-    private boolean alarm;
     private boolean dcAlive = true;
-    private double offUntil = Double.NEGATIVE_INFINITY;
     private boolean mayCharge = true;
     private double bypassUntil = Double.NEGATIVE_INFINITY;
     private boolean searching;
@@ -74,22 +65,20 @@ public final class AcSide {
         blends = inverter.blends();
         feed = new FeedLevel(program, blends);
         accepts = inverter.transfer().flatMap(Inverter.Transfer::accepts);
-        DcWindow window = inverter.window();
-        double[] own = {
-            window.lowAlarmVolts(),
-            window.lowShutdownVolts(),
-            window.lowRestartVolts(),
-            window.highShutdownVolts(),
-            HIGH_RELEASE * window.highShutdownVolts(),
-            program.toAcVolts(),
-            program.toBatteryVolts()
-        };
-        levels = Arrays.copyOf(own, feed.goesByVolts() ? own.length : own.length - 2);
-        lowVoltage = new Timer(inverter.window().lowDelaySeconds());
+        guard = new DcGuard(inverter.window(), program.cutOff());
+        double[] own = guard.volts();
+        levels = feed.goesByVolts() ? joined(own, program.toAcVolts(), program.toBatteryVolts()) : own;
+        charges = guard.charges();
         overload = new Timer(inverter.surgeSeconds());
         qualified = new Timer(
                 inverter.transfer().map(Inverter.Transfer::qualifySeconds).orElse(0.0));
         unfit = new Timer(accepts.map(Inverter.Accepts::delaySeconds).orElse(0.0));
+    }
+
+    private static double[] joined(double[] some, double... more) {
+        double[] all = Arrays.copyOf(some, some.length + more.length);
+        System.arraycopy(more, 0, all, some.length, more.length);
+        return all;
     }
 
     /** Switches it on or off at its enable input; off also forgets an overload. */
@@ -120,7 +109,7 @@ public final class AcSide {
         now = seconds;
         happened.clear();
         dcAlive = on.dcAlive;
-        settleDcWindow(on);
+        guard.settle(now, on, happened);
         Fact decided = feed.settle(now, on);
         if (decided != null) {
             happened.add(decided);
@@ -130,38 +119,6 @@ public final class AcSide {
         settleSearch(on);
         flow(on);
         return happened.isEmpty() ? List.of() : List.copyOf(happened);
-    }
-
-    private void settleDcWindow(AcConditions on) {
-        DcWindow window = inverter.window();
-        boolean low = lowStop ? on.dcVolts < window.lowRestartVolts() : on.dcVolts <= window.lowShutdownVolts();
-        lowVoltage.observe(now, on.dcAlive && !lowStop && low);
-        if (lowVoltage.isDue(now)) {
-            lowVoltage.reset();
-            lowStop = true;
-            offUntil = now + LEAST_OFF_SECONDS;
-            tell(Change.INVERTER_LOW, window.lowShutdownVolts(), window.lowDelaySeconds(), on.dcVolts);
-        } else if (lowStop && now >= offUntil && on.dcVolts >= window.lowRestartVolts()) {
-            lowStop = false;
-            tell(Change.INVERTER_LOW_OVER, window.lowRestartVolts(), on.dcVolts);
-        }
-        boolean high = on.dcAlive
-                && (highStop
-                        ? now < offUntil || on.dcVolts > HIGH_RELEASE * window.highShutdownVolts()
-                        : on.dcVolts >= window.highShutdownVolts());
-        if (high != highStop) {
-            highStop = high;
-            offUntil = now + LEAST_OFF_SECONDS;
-            tell(
-                    high ? Change.INVERTER_HIGH : Change.INVERTER_HIGH_OVER,
-                    high ? window.highShutdownVolts() : HIGH_RELEASE * window.highShutdownVolts(),
-                    on.dcVolts);
-        }
-        boolean warns = on.dcAlive && on.dcVolts <= window.lowAlarmVolts();
-        if (warns != alarm) {
-            alarm = warns;
-            tell(warns ? Change.ALARM : Change.ALARM_OVER, window.lowAlarmVolts(), on.dcVolts);
-        }
     }
 
     private void settleSource(AcConditions on) {
@@ -303,7 +260,7 @@ public final class AcSide {
     }
 
     private boolean inverts() {
-        return enabled && dcAlive && !lowStop && !highStop && now >= retryAt;
+        return enabled && dcAlive && !guard.stops() && now >= retryAt;
     }
 
     /** Whether AC loads are fed. */
@@ -331,14 +288,11 @@ public final class AcSide {
 
     /** When something is due (s). */
     public double dueSeconds() {
-        double due = Math.min(lowVoltage.dueSeconds(), overload.dueSeconds());
+        double due = Math.min(guard.dueSeconds(now), overload.dueSeconds());
         due = Math.min(due, Math.min(breaker.dueSeconds(), searchTick));
         due = Math.min(due, Math.min(feed.dueSeconds(), unfit.dueSeconds()));
         if (qualified.dueSeconds() > now) {
             due = Math.min(due, qualified.dueSeconds());
-        }
-        if (offUntil > now) {
-            due = Math.min(due, offUntil);
         }
         if (bypassUntil > now) {
             due = Math.min(due, bypassUntil);
@@ -406,9 +360,32 @@ public final class AcSide {
         return flow.exportLimitWatts(source);
     }
 
-    /** The state of charge (fraction) at which loads go to AC or come back, NaN where none decides. */
-    public double feedStateOfCharge() {
-        return feed.stateOfCharge();
+    /** The highest state of charge (fraction) up to which none of its levels changes its answer, given the present one and a window's. */
+    public double highestCharge(double charge, double window) {
+        double highest = above(Double.POSITIVE_INFINITY, charge, window);
+        highest = above(highest, charge, feed.stateOfCharge());
+        for (double level : charges) {
+            highest = above(highest, charge, level);
+        }
+        return highest;
+    }
+
+    /** The same below. */
+    public double lowestCharge(double charge, double window) {
+        double lowest = below(Double.NEGATIVE_INFINITY, charge, window);
+        lowest = below(lowest, charge, feed.stateOfCharge());
+        for (double level : charges) {
+            lowest = below(lowest, charge, level);
+        }
+        return lowest;
+    }
+
+    private static double above(double highest, double charge, double level) {
+        return charge <= level ? Math.min(highest, level) : highest;
+    }
+
+    private static double below(double lowest, double charge, double level) {
+        return charge > level ? Math.max(lowest, Math.nextUp(level)) : lowest;
     }
 
     /** AC power it adds to the source's out of its DC side (W), what goes out among it. */

@@ -20,6 +20,7 @@ import sparen.site.DailySpan;
  * @param byStateOfCharge levels in place of the two voltages, which are not looked at then; absent for the voltages
  * @param exportLimitWatts the most that goes out, from sun and battery together (W), 0 to 1e6; absent for what the feeder takes
  * @param bypassesOverload whether an overloaded inverter puts its loads on AC for a while where there is some; absent for no
+ * @param cutOff levels of the state of charge at which the inverter warns and stops, beside its voltages; absent for none
  */
 public record AcProgram(
         double inputLimitAmperes,
@@ -32,7 +33,8 @@ public record AcProgram(
         boolean exportsSurplus,
         Optional<FeedLevels> byStateOfCharge,
         Optional<Double> exportLimitWatts,
-        Optional<Boolean> bypassesOverload)
+        Optional<Boolean> bypassesOverload,
+        Optional<CutOffLevels> cutOff)
         implements AcProgramWith {
     /** Everything AC offers is taken, and there is nothing that says otherwise. */
     public static final AcProgram PLAIN =
@@ -129,6 +131,21 @@ public record AcProgram(
     }
 
     /**
+     * Levels of the state of charge at which the inverter warns and stops, beside its voltages: whichever comes first.
+     *
+     * @param alarmStateOfCharge at or below this it warns (fraction), cutOffStateOfCharge to 1
+     * @param cutOffStateOfCharge at or below this it stops (fraction), 0 to 1
+     * @param restartStateOfCharge above this it starts again (fraction), cutOffStateOfCharge to 1
+     */
+    public record CutOffLevels(double alarmStateOfCharge, double cutOffStateOfCharge, double restartStateOfCharge) {
+        public CutOffLevels {
+            Bounds.within("cutOffStateOfCharge", cutOffStateOfCharge, 0, 1);
+            Bounds.within("alarmStateOfCharge", alarmStateOfCharge, cutOffStateOfCharge, 1);
+            Bounds.within("restartStateOfCharge", restartStateOfCharge, cutOffStateOfCharge, 1);
+        }
+    }
+
+    /**
      * A window by the clock.
      *
      * @param kind what happens in it
@@ -186,6 +203,7 @@ public record AcProgram(
         byStateOfCharge = Bounds.orEmpty(byStateOfCharge);
         exportLimitWatts = Bounds.optional("exportLimitWatts", exportLimitWatts, 0, 1e6);
         bypassesOverload = Bounds.orEmpty(bypassesOverload);
+        cutOff = Bounds.orEmpty(cutOff);
     }
 
     /** A program that goes by voltages and stops where the feeder does. */
@@ -207,6 +225,7 @@ public record AcProgram(
                 levelDelaySeconds,
                 windows,
                 exportsSurplus,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty());

@@ -82,6 +82,14 @@ public enum Change {
     INVERTER_HIGH_OVER("starts again below {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
     ALARM("low-voltage alarm at {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
     ALARM_OVER("low-voltage alarm over at {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
+    INVERTER_LOW_SOC(
+            "stops: state of charge at or below {limit}; it is {read}", limit(Unit.PERCENT, 0), read(Unit.PERCENT, 1)),
+    INVERTER_LOW_SOC_OVER(
+            "starts again: state of charge above {limit}; it is {read}", limit(Unit.PERCENT, 0), read(Unit.PERCENT, 1)),
+    ALARM_SOC(
+            "alarm: state of charge at or below {limit}; it is {read}", limit(Unit.PERCENT, 0), read(Unit.PERCENT, 1)),
+    ALARM_SOC_OVER(
+            "alarm over: state of charge above {limit}; it is {read}", limit(Unit.PERCENT, 0), read(Unit.PERCENT, 1)),
     TO_AC("loads to AC: battery at or below {limit} for {wait}", limit(Unit.VOLTS, 2), delay()),
     TO_BATTERY("loads to battery: at or above {limit} for {wait}", limit(Unit.VOLTS, 2), delay()),
     TO_AC_SOC("loads to AC: battery at or below {limit} for {wait}", limit(Unit.PERCENT, 0), delay()),

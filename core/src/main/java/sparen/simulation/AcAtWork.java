@@ -13,7 +13,6 @@ import sparen.result.Event;
 import sparen.result.Fact;
 import sparen.result.PartEvent;
 import sparen.series.Stay;
-import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
 import sparen.site.Inverter;
 import sparen.site.Site;
@@ -30,16 +29,15 @@ final class AcAtWork implements Part {
     private static final double MORNING_HOUR = 8;
 
     private final List<AcSource> sources;
-    private final List<ArrayInput> arrays;
-    private final List<AcCoupledArray> arrayInverters;
+    private final AcArrays arrays;
     private final LocalClock clock;
     private final AcProgram program;
-    private double arraysUntil;
     private final WindowsAtWork windows;
-    private double sunWatts;
     private double due = Double.NEGATIVE_INFINITY;
     private double lowVolts;
     private double highVolts;
+    private double lowCharge = Double.NEGATIVE_INFINITY;
+    private double highCharge = Double.POSITIVE_INFINITY;
     private boolean dirty = true;
     private double nextHand;
     private final SunLeft sun;
@@ -51,8 +49,7 @@ final class AcAtWork implements Part {
             Inverter inverter,
             AcProgram program,
             List<AcSource> sources,
-            List<AcCoupledArray> arrayInverters,
-            List<ArrayInput> arrays,
+            AcArrays arrays,
             LocalClock clock,
             SunLeft sun,
             long seed) {
@@ -60,7 +57,6 @@ final class AcAtWork implements Part {
         side = new AcSide(inverter, program);
         this.program = program;
         this.sources = sources;
-        this.arrayInverters = arrayInverters;
         this.arrays = arrays;
         this.clock = clock;
         List<EngineGenerator> engines = new ArrayList<>();
@@ -79,7 +75,6 @@ final class AcAtWork implements Part {
                 || program.charging() == AcProgram.ChargePriority.SUN_FIRST;
         lookAnew();
         nextHand = handAfter(Double.NEGATIVE_INFINITY);
-        arraysUntil = arrays.isEmpty() ? Double.POSITIVE_INFINITY : Double.NEGATIVE_INFINITY;
         windows = new WindowsAtWork(program.windows(), clock);
     }
 
@@ -121,9 +116,7 @@ final class AcAtWork implements Part {
                 dirty = true;
             }
         }
-        if (seconds >= arraysUntil) {
-            moveArrays(seconds);
-        }
+        dirty |= arrays.moveTo(seconds);
         if (windows.moveTo(seconds)) {
             conditions.window = windows.inForce();
             dirty = true;
@@ -133,19 +126,6 @@ final class AcAtWork implements Part {
             nextHand = handAfter(seconds);
             dirty = true;
         }
-    }
-
-    private void moveArrays(double seconds) {
-        sunWatts = 0;
-        arraysUntil = Double.POSITIVE_INFINITY;
-        for (int i = 0; i < arrays.size(); i++) {
-            ArrayInput input = arrays.get(i);
-            AcCoupledArray inverter = arrayInverters.get(i);
-            int minute = input.minute(seconds);
-            sunWatts += Math.min(inverter.maximumWatts(), input.watts()[minute] * inverter.efficiency());
-            arraysUntil = Math.min(arraysUntil, 60.0 * (minute + 1));
-        }
-        dirty = true;
     }
 
     /**
@@ -163,8 +143,7 @@ final class AcAtWork implements Part {
                 dirty = true;
             }
         }
-        double level = levelOfCharge();
-        boolean byCharge = charge <= level != conditions.stateOfCharge <= level;
+        boolean byCharge = charge < lowCharge || charge > highCharge;
         lookForSpare(seconds);
         boolean watches = side.watchesSource();
         if (!dirty && !byCharge && !watches && seconds < due && dcVolts >= lowVolts && dcVolts <= highVolts) {
@@ -173,7 +152,7 @@ final class AcAtWork implements Part {
         dirty = false;
         conditions.dcVolts = dcVolts;
         conditions.stateOfCharge = charge;
-        conditions.sunWatts = sunWatts;
+        conditions.sunWatts = arrays.watts();
         conditions.chargerWatts = chargerDcWatts / side.chargerEfficiency();
         takeSource();
         double drawBefore = side.drawWatts();
@@ -190,15 +169,27 @@ final class AcAtWork implements Part {
         due = side.dueSeconds();
         lowVolts = side.lowestVolts(dcVolts);
         highVolts = side.highestVolts(dcVolts);
+        boundCharge();
         return !happened.isEmpty()
                 || drawBefore != side.drawWatts()
                 || offerBefore != side.offerWatts()
                 || aliveBefore != side.isAlive();
     }
 
-    /** The state of charge (fraction) at which something changes next, NaN for none. */
-    double levelOfCharge() {
-        return conditions.window != null ? conditions.window.stateOfCharge() : side.feedStateOfCharge();
+    /** The lowest state of charge (fraction) at which nothing of it changes. */
+    double lowestCharge() {
+        return lowCharge;
+    }
+
+    /** The highest. */
+    double highestCharge() {
+        return highCharge;
+    }
+
+    private void boundCharge() {
+        double window = conditions.window == null ? Double.NaN : conditions.window.stateOfCharge();
+        lowCharge = side.lowestCharge(conditions.stateOfCharge, window);
+        highCharge = side.highestCharge(conditions.stateOfCharge, window);
     }
 
     private void lookAnew() {
@@ -272,7 +263,7 @@ final class AcAtWork implements Part {
 
     /** What the sun on the AC side could give now (W); nothing while its bus is dead. */
     double sunWatts() {
-        return side.isAlive() ? sunWatts : 0;
+        return side.isAlive() ? arrays.watts() : 0;
     }
 
     boolean importsFromGenerator() {
@@ -281,7 +272,7 @@ final class AcAtWork implements Part {
 
     @Override
     public double dueSeconds() {
-        double next = Math.min(due, Math.min(spareDue, Math.min(arraysUntil, windows.dueSeconds())));
+        double next = Math.min(due, Math.min(spareDue, Math.min(arrays.until(), windows.dueSeconds())));
         for (FeederAtWork feeder : feeders) {
             next = Math.min(next, feeder.nextChange());
         }

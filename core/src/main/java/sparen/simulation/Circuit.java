@@ -133,8 +133,7 @@ final class Circuit {
                         inverter.get(),
                         scenario.plan().program().ac().orElse(AcProgram.PLAIN),
                         site.acSources(),
-                        site.acArrays(),
-                        inputs.acArrays,
+                        new AcArrays(site.acArrays(), inputs.acArrays),
                         clock,
                         sun,
                         scenario.seed());
@@ -639,14 +638,9 @@ final class Circuit {
         return !floating && bus.hasBattery();
     }
 
-    /** The true state of charge (fraction) that a window in force goes by, NaN where none does or a monitor's report decides. */
-    double windowLevel() {
-        return monitors.length > 0 ? Double.NaN : reportLevel();
-    }
-
-    /** The reported state of charge (fraction) that a window in force goes by, NaN where none does. */
-    double reportLevel() {
-        return ac == null ? Double.NaN : ac.levelOfCharge();
+    /** Whether the AC side goes by the true state of charge, and not by a monitor's report. */
+    boolean acGoesByTrueCharge() {
+        return ac != null && monitors.length == 0;
     }
 
     private double reportedCharge() {

@@ -87,11 +87,9 @@ final class MonitorAtWork implements Part {
         }
         double low = heardLow;
         double high = heardHigh;
-        double level = circuit.reportLevel();
-        if (counter.reported() <= level) {
-            high = Math.min(high, level);
-        } else if (!Double.isNaN(level)) {
-            low = Math.max(low, Math.nextUp(level));
+        if (circuit.ac != null) {
+            low = Math.max(low, circuit.ac.lowestCharge());
+            high = Math.min(high, circuit.ac.highestCharge());
         }
         lowCount = counter.lowestCount(low);
         highCount = counter.highestCount(high);

@@ -178,9 +178,8 @@ final class Run {
         if (circuit.isDead() && charged[0] < recoveredCharge) {
             stay.within(charged, Double.NEGATIVE_INFINITY, recoveredCharge);
         }
-        double windowLevel = circuit.windowLevel();
-        if (!Double.isNaN(windowLevel)) {
-            stay.onSideOf(charged, windowLevel);
+        if (circuit.acGoesByTrueCharge()) {
+            stay.within(charged, circuit.ac.lowestCharge(), circuit.ac.highestCharge());
         }
         return stay.exitSeconds();
     }

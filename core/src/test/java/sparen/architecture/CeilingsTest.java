@@ -33,10 +33,10 @@ public class CeilingsTest {
 
     /** Files above the ceiling, each with the lines it may have at most. */
     private static final Map<String, Integer> LONGER = Map.of(
-            "Circuit.java", 850,
+            "Circuit.java", 842,
             "ChargeRegulator.java", 537,
-            "AcSide.java", 450,
-            "Run.java", 450,
+            "AcSide.java", 420,
+            "Run.java", 443,
             "BusBalance.java", 385,
             "WeatherReader.java", 410,
             "LedgerMeter.java", 345,

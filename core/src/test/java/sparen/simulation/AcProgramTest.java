@@ -178,6 +178,24 @@ public class AcProgramTest {
         assertEquals(changes(result, Change.TO_AC).size(), 0);
     }
 
+    /**
+     * Beside its voltages the inverter warns at 58 % and stops at 55 %, and its load is dead from then on; the voltages, far below, are
+     * never reached.
+     */
+    @Test
+    public void theInverterWarnsAndStopsByCharge() {
+        AcProgram program = program(SourcePriority.NEVER_AC, ChargePriority.SUN_ONLY)
+                .withCutOff(Optional.of(new AcProgram.CutOffLevels(0.58, 0.55, 0.65)));
+        RunResult result = house(1000, false, program).run(12 * HOUR);
+        assertEquals(changes(result, Change.ALARM_SOC).get(0).stateOfCharge(), 0.58, 1e-6);
+        Event stops = changes(result, Change.INVERTER_LOW_SOC).get(0);
+        assertEquals(stops.stateOfCharge(), 0.55, 1e-6);
+        assertEquals(changes(result, Change.INVERTER_LOW).size(), 0);
+        assertEquals(changes(result, Change.INVERTER_LOW_SOC_OVER).size(), 0, "nothing charges it above 65 %");
+        double unserved = result.ledger().unservedJoules().get("house");
+        assertEquals(unserved, 1000 * (12 * HOUR - stops.seconds()), 1);
+    }
+
     /** The contact at the charger's own permission stops charging and nothing else. */
     @Test
     public void aContactAtTheChargersPermissionLeavesTheLoadsFed() {

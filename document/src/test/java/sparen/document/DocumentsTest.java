@@ -42,10 +42,10 @@ public class DocumentsTest {
     private static final Path DEMO = Path.of("../demo/hallgrund.json");
     /** The numbers that have no unit, or one that depends on what they are compared with or set. */
     private static final Set<String> RATIOS_AND_COUNTS = Set.of(
-            ("capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction efficiency factor"
+            ("alarmStateOfCharge capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction cutOffStateOfCharge efficiency factor"
                             + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
                             + " normalValue ofOurs outputs powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
-                            + " startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
+                            + " restartStateOfCharge startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
                             + " toBatteryStateOfCharge trips winter")
                     .split(" "));
 

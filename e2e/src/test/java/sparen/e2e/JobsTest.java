@@ -270,7 +270,8 @@ public class JobsTest extends BrowserTest {
         // Called late in the evening with half an hour at least, it runs on: that is told.
         assertThat(page.locator("main")).containsText("ran on into its quiet hours");
 
-        // At the generator, with a phone: a later hour of rest and a lower input limit, kept; what is open on the desk learns of it.
+        // At the generator, with a phone: a later hour of rest and a lower input limit, kept; what is open on the desk
+        // learns of it.
         Page phone = phoneAt("/site/slate-museum/plan/system", "liv");
         choose(phone, "Inverter");
         type(phone, "input limit of the AC side", "6");
@@ -283,7 +284,8 @@ public class JobsTest extends BrowserTest {
         phone.keyboard().press("Enter");
         save(phone);
         phone.reload();
-        assertThat(opened(phone, "Generator start").getByLabel("quiet from").first()).containsText("21.5 h");
+        assertThat(opened(phone, "Generator start").getByLabel("quiet from").first())
+                .containsText("21.5 h");
     }
 
     /**
