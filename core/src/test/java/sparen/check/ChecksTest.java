@@ -322,6 +322,14 @@ public class ChecksTest {
             },
             {"CoilDropsOut", contact("radio", Contact.Kind.RELAY, "dropOutVolts", 22.7), Severity.CAUTION},
             {
+                "PoweredContact",
+                output(
+                        contact("kitchen", Contact.Kind.RELAY, "powered", true),
+                        "kitchen",
+                        one -> one.withLoads(List.of("mppt"))),
+                Severity.CAUTION
+            },
+            {
                 "OneWaySwitch",
                 output(
                         contact("kitchen", Contact.Kind.SOLID_STATE_ONE_WAY, null, null),
