@@ -6,6 +6,7 @@
   import { atPlace, placeOf } from '../planPath';
   import Worked from '../Worked.svelte';
   import AcSection from './AcSection.svelte';
+  import EarthingSection from './EarthingSection.svelte';
   import OffsetFrom from './OffsetFrom.svelte';
   import { kindAt, withoutPart } from './parts';
   import Removal from './Removal.svelte';
@@ -88,6 +89,7 @@
   {#if path === 'site/inverter' && plan.site.inverter?.transfer}
     <AcSection {editor} {plan} {readonly} />
   {/if}
+  {#if path === 'site/inverter'}<EarthingSection {editor} {plan} {readonly} />{/if}
   {#if charging}
     <h3 class="mt-4 border-t border-rule pt-3">Charging</h3>
     <Themes

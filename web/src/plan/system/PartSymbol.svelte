@@ -44,6 +44,9 @@
   {:else if symbol === 'resistor'}
     <path d="M-16 -8H16V8H-16Z" fill="var(--paper)" />
     <path d="M-8 8V-8M0 8V-8M8 8V-8" stroke-width="1.25" />
+  {:else if symbol === 'radio'}
+    <path d="M0 15V-3M-8 -13L0 -3L8 -13Z" />
+    <path d="M-12 -2q-4 -6 0 -12M12 -2q4 -6 0 -12" stroke-width="1.5" />
   {:else if symbol === 'tank'}
     <path d="M-11 15V-8q0 -7 11 -7t11 7V15Z" fill="var(--paper)" />
     <path d="M-11 3q3.7 -4 7.3 0t7.3 0t7.3 0" stroke-width="1.5" />

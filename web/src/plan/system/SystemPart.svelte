@@ -92,7 +92,9 @@
     const parts = sketch.placed.map((one) => one.part);
     const found =
       parts.find((one) => stands(finding, one.path)) ??
-      (finding.path.startsWith('program/ac') ? parts.find((one) => one.path === 'site/inverter') : undefined);
+      (/^(program\/ac|site\/earthing)/.test(finding.path)
+        ? parts.find((one) => one.path === 'site/inverter')
+        : undefined);
     const mark = sketch.marks.find((one) => stands(finding, one.path));
     return found
       ? { path: found.path, schema: found.schema }

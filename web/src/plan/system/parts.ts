@@ -17,6 +17,7 @@ export interface Kind {
     | 'acSources'
     | 'inverter'
     | 'acArrays'
+    | 'radios'
     | 'batteries';
   schema: string;
   name: string;
@@ -36,6 +37,7 @@ export const KINDS: Kind[] = [
   { list: 'acSources', schema: 'Feeder', name: 'Feeder' },
   { list: 'acArrays', schema: 'SolarArray', name: 'AC-side array' },
   { list: 'tanks', schema: 'WaterTank', name: 'Water tank' },
+  { list: 'radios', schema: 'Radio', name: 'Radio link' },
 ];
 
 /** Why a kind cannot be added to a site as it is; empty where it can. */
@@ -121,7 +123,11 @@ export function withPart(before: Plan, kind: Kind): { plan: Plan; id: string; na
     kind.list === 'controllers' ? freeArray(before, 'Array') : { plan: before, id: '' };
   const own = kind.list === 'inverter' ? [] : entries(plan, kind.list);
   const { id, name } = unused(plan, kind, own.length);
-  const gives = kind.list === 'dcSources' ? { byClock: beginning(schemaOf('Steady'), plan) } : {};
+  // A password that nobody has told of is the one it came with.
+  const gives = {
+    ...(kind.list === 'dcSources' ? { byClock: beginning(schemaOf('Steady'), plan) } : {}),
+    ...(kind.list === 'radios' ? { factoryPassword: true } : {}),
+  };
   const wiring = { ...gives, ...cableLike(plan, kind), ...(array === '' ? {} : { arrays: [array] }) };
   const part = { ...(beginning(schemaOf(kind.schema), plan) as object), ...wiring, id, name };
   const site = { ...plan.site, [kind.list]: kind.list === 'inverter' ? part : [...own, part] };

@@ -76,6 +76,8 @@ const LAYOUTS: Record<string, Layout> = {
       Outages: ['outagesPerYear', 'meanOutageSeconds'],
     },
   },
+  Radio: { first: ['name', 'factoryPassword'], themes: {} },
+  Earthing: { first: ['inInstallation', 'inverter', 'bondedSources'], themes: {} },
   Inverter: {
     first: ['name', 'continuousWatts', 'continuousVoltAmperes', 'acVolts'],
     themes: {

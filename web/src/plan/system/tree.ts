@@ -16,7 +16,8 @@ export type Symbol =
   | 'feeder'
   | 'source'
   | 'monitor'
-  | 'tank';
+  | 'tank'
+  | 'radio';
 
 /** A part of a site with what hangs on it. */
 export interface Part {
@@ -193,6 +194,12 @@ export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
         symbol: 'tank',
         tone: 'diverted',
         detail: `${decimal(one.litres)} l of hot water`,
+      }),
+    ),
+    ...(site.radios ?? []).map((one) =>
+      part(`site/radios/${one.id}`, 'Radio', one.name, {
+        symbol: 'radio',
+        detail: one.factoryPassword ? 'password as it came' : 'with a password of its own',
       }),
     ),
   ];

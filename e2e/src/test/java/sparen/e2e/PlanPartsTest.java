@@ -259,6 +259,10 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(cases.getByText("sun and AC charge")).hasCount(2);
         sheet.getByLabel("who feeds the loads of the AC side").selectOption("BATTERY_FIRST");
         assertThat(cases.getByText("battery feeds")).hasCount(2);
+        button(page, "Set where they are bonded").click();
+        assertThat(sheet).containsText("No bond of neutral and earth while the inverter feeds the loads");
+        sheet.getByLabel("bond in the inverter of neutral and earth").selectOption("WHILE_INVERTING");
+        assertThat(sheet.getByText("No bond of neutral and earth")).hasCount(0);
         assertAccessible(page);
         button(page, "Add a part").click();
         kinds.getByText("Feeder", new Locator.GetByTextOptions().setExact(true)).click();
