@@ -83,6 +83,7 @@ const LAYOUTS: Record<string, Layout> = {
     themes: {
       'Voltages it works at': ['window'],
       'Charger and transfer': ['charger', 'transfer'],
+      'Several together': ['units', 'phases'],
       'Surge and heat': ['surgeFactor', 'surgeSeconds', 'deratingCelsius', 'deratingPerKelvin'],
       Losses: ['idleWatts', 'proportionalLoss', 'quadraticLoss', 'search'],
       'Cable and fuse': ['cable'],

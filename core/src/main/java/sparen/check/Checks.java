@@ -49,6 +49,7 @@ public final class Checks {
             new InrushWelds(),
             new CoilDropsOut(),
             new OneWaySwitch(),
+            new SourceLegs(),
             new PoweredContact(),
             new LiveArrayCutOff(),
             new ConductorAndFuse(),

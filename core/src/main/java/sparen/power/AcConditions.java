@@ -49,6 +49,19 @@ public final class AcConditions {
         return legWatts[0] + legWatts[1] + legWatts[2];
     }
 
+    /** How much more than its even share the heaviest of so many legs carries (×), 1 or more. */
+    double unevenness(int legs) {
+        double all = watts();
+        if (legs == 1 || all <= 0) {
+            return 1;
+        }
+        double heaviest = 0;
+        for (int leg = 0; leg < legs; leg++) {
+            heaviest = Math.max(heaviest, legLoad(leg, legs));
+        }
+        return heaviest * legs / all;
+    }
+
     /** The load on the heaviest of the source's legs (W). */
     double heaviestLeg() {
         double heaviest = 0;
@@ -58,10 +71,15 @@ public final class AcConditions {
         return heaviest;
     }
 
-    /** Load on one of the source's legs (W); what hangs on a leg it does not have goes to its last. */
+    /** Load on one of the source's legs (W). */
     double legLoad(int leg) {
+        return legLoad(leg, from.legs());
+    }
+
+    /** Load on one of so many legs (W); what hangs on a leg that is not there goes to the last. */
+    private double legLoad(int leg, int legs) {
         double sum = legWatts[leg];
-        if (leg == from.legs() - 1) {
+        if (leg == legs - 1) {
             for (int beyond = leg + 1; beyond < legWatts.length; beyond++) {
                 sum += legWatts[beyond];
             }

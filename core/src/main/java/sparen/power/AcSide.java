@@ -173,7 +173,8 @@ public final class AcSide {
 
     /** Whether what is there may be taken: of one at hand its delay decides, of another its voltage with nothing drawn. */
     private boolean isFit(AcConditions on) {
-        return accepts.isEmpty() || on.source == sourceAtHand || isFit(on, false);
+        boolean fits = accepts.isEmpty() || on.source == sourceAtHand || isFit(on, false);
+        return fits && on.from.legs() >= inverter.legs();
     }
 
     private boolean isFit(AcConditions on, boolean atHand) {
@@ -235,7 +236,8 @@ public final class AcSide {
         double carries = flow.carriedShare(on);
         double watts = sourceAtHand >= 0 ? flow.assistNeeded(on, inverts()) : Math.max(0, on.watts() - on.sunWatts);
         double apparent = sourceAtHand >= 0 ? watts : Math.max(watts, on.voltAmperes - on.sunWatts);
-        return Math.max(watts / inverter.continuousWatts(), apparent / inverter.continuousVoltAmperes()) / carries;
+        double even = Math.max(watts / inverter.continuousWatts(), apparent / inverter.continuousVoltAmperes());
+        return even * on.unevenness(inverter.legs()) / carries;
     }
 
     private void settleSearch(AcConditions on) {
@@ -271,19 +273,15 @@ public final class AcSide {
     private void flow(AcConditions on) {
         alive = inverts();
         if (sourceAtHand >= 0) {
-            flow.withSource(on, alive, mayCharge && canCharge());
+            flow.withSource(on, alive, mayCharge && inverter.charger().isPresent());
         } else if (alive && searching) {
             flow.rest();
             flow.drawWatts = inverter.search().orElseThrow().watts();
         } else if (alive) {
-            flow.alone(on, mayCharge && canCharge());
+            flow.alone(on, mayCharge && inverter.charger().isPresent());
         } else {
             flow.rest();
         }
-    }
-
-    private boolean canCharge() {
-        return inverter.charger().isPresent();
     }
 
     /** When something is due (s). */

@@ -20,6 +20,7 @@ import sparen.program.rule.Rules;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.Unit;
+import sparen.site.Inverter;
 
 /** The settings of the devices that a plan is fitted with. */
 public final class DeviceSettings {
@@ -39,9 +40,12 @@ public final class DeviceSettings {
         return List.copyOf(settings.found);
     }
 
-    /** The plan as the devices hold it: each number they round is what they make of it. */
+    /** The plan as the devices hold it: each number they round is what they make of it, equal inverters work as one. */
     public static Plan asSet(Plan plan) {
-        Plan set = plan;
+        boolean isStacked = plan.site().inverter().flatMap(Inverter::units).isPresent();
+        Plan set = isStacked
+                ? plan.withSite(plan.site().withInverter(plan.site().inverter().map(Inverter::together)))
+                : plan;
         for (Setting one : of(plan)) {
             if (one.effective() != one.wanted()) {
                 set = Fields.withAt(set, one.path(), one.effective());

@@ -2,9 +2,13 @@ package sparen.site;
 
 import java.util.Optional;
 import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
 
 /**
  * An inverter, with or without a charger and a transfer switch to an AC source.
+ *
+ * <p>Several equal ones work as one: the numbers are those of one of them, each leg of the AC side has as many. One box that makes two
+ * or three legs by itself shares its power between them alike.
  *
  * <p>DC power = idle + AC power × (1 + proportionalLoss) + quadraticLoss × AC power² / continuousWatts.
  *
@@ -25,6 +29,8 @@ import sparen.quantity.Bounds;
  * @param cable from its DC terminals to the main bus
  * @param charger what it charges with from AC
  * @param transfer how it takes an AC source
+ * @param units how many equal ones there are, a multiple of the legs, 1 to 12; absent for one box
+ * @param phases of its AC side; absent for one
  */
 public record Inverter(
         String id,
@@ -43,8 +49,28 @@ public record Inverter(
         DcWindow window,
         Cable cable,
         Optional<Charger> charger,
-        Optional<Transfer> transfer)
+        Optional<Transfer> transfer,
+        Optional<Integer> units,
+        Optional<Phases> phases)
         implements InverterWith {
+    private static final int MOST_UNITS = 12;
+
+    /** The phases of an AC side. */
+    public enum Phases {
+        ONE_PHASE(1),
+        /** Half a turn apart: between the legs there is twice the voltage. */
+        TWO_PHASES_180(2),
+        /** A third of a turn apart, as two of three: between the legs there is √3 times the voltage. */
+        TWO_PHASES_120(2),
+        THREE_PHASES(3);
+
+        private final int legs;
+
+        Phases(int legs) {
+            this.legs = legs;
+        }
+    }
+
     /**
      * Search mode: looks for a load now and then and is off between.
      *
@@ -111,7 +137,8 @@ public record Inverter(
             double qualifySeconds,
             boolean assists,
             Optional<Boolean> blends,
-            Optional<Accepts> accepts) {
+            Optional<Accepts> accepts)
+            implements TransferWith {
         public Transfer {
             Bounds.above("maximumAmperes", maximumAmperes, 0, 1000);
             Bounds.within("qualifySeconds", qualifySeconds, 0, 600);
@@ -158,6 +185,81 @@ public record Inverter(
         Bounds.present("cable", cable);
         charger = Bounds.orEmpty(charger);
         transfer = Bounds.orEmpty(transfer);
+        units = Bounds.orEmpty(units);
+        phases = Bounds.orEmpty(phases);
+        int count = units.orElse(1);
+        int legs = phases.map(one -> one.legs).orElse(1);
+        Bounds.within("units", count, 1, MOST_UNITS);
+        if (units.isPresent() && count % legs != 0) {
+            throw new InvalidQuantity(
+                    "units",
+                    count + " equal ones cannot share " + legs + " legs alike: it has to be a multiple of " + legs);
+        }
+        Bounds.within("continuousWatts", count * continuousWatts, 0, 100_000);
+        Bounds.within("idleWatts", count * idleWatts, 0, 500);
+    }
+
+    /** One that stands alone, on one phase. */
+    public Inverter(
+            String id,
+            String name,
+            double acVolts,
+            double continuousWatts,
+            double continuousVoltAmperes,
+            double surgeFactor,
+            double surgeSeconds,
+            double deratingCelsius,
+            double deratingPerKelvin,
+            double idleWatts,
+            double proportionalLoss,
+            double quadraticLoss,
+            Optional<Search> search,
+            DcWindow window,
+            Cable cable,
+            Optional<Charger> charger,
+            Optional<Transfer> transfer) {
+        this(
+                id,
+                name,
+                acVolts,
+                continuousWatts,
+                continuousVoltAmperes,
+                surgeFactor,
+                surgeSeconds,
+                deratingCelsius,
+                deratingPerKelvin,
+                idleWatts,
+                proportionalLoss,
+                quadraticLoss,
+                search,
+                window,
+                cable,
+                charger,
+                transfer,
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    /** The legs of its AC side. */
+    public int legs() {
+        return phases.map(one -> one.legs).orElse(1);
+    }
+
+    /** All units as one box that does what they do together. */
+    public Inverter together() {
+        if (units.isEmpty()) {
+            return this;
+        }
+        int count = units.get();
+        int onLeg = count / legs();
+        return withUnits(Optional.empty())
+                .withContinuousVoltAmperes(count * continuousVoltAmperes)
+                .withContinuousWatts(count * continuousWatts)
+                .withIdleWatts(count * idleWatts)
+                .withSearch(search.map(one ->
+                        new Search(Math.min(200, count * one.watts()), one.leastLoadWatts(), one.intervalSeconds())))
+                .withCharger(charger.map(one -> new Charger(count * one.maximumAmperes(), one.efficiency())))
+                .withTransfer(transfer.map(one -> one.withMaximumAmperes(onLeg * one.maximumAmperes())));
     }
 
     /** DC power (W) for an AC power (W, 0 or more) while it is on. */

@@ -305,6 +305,7 @@ public class ChecksTest {
                         List.of(Fields.with(PLAN.site().acSources().get(0), "legs", 2))),
                 Severity.NOTE
             },
+            {"SourceLegs", inverter("phases", Optional.of(Inverter.Phases.TWO_PHASES_180)), Severity.CAUTION},
             {
                 "InverterOverload",
                 load(PLAN, "saw", one -> one.withConsumption(new Consumption.ConstantPower(2500))),

@@ -2,6 +2,7 @@ package sparen.simulation;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
+import static org.testng.Assert.expectThrows;
 
 import java.time.Instant;
 import java.util.ArrayList;
@@ -12,6 +13,7 @@ import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeProgram;
 import sparen.program.rule.VoltageDisconnect;
+import sparen.quantity.InvalidQuantity;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
@@ -51,6 +53,37 @@ public class AcSideTest {
         assertEquals(ledger.servedJoules().get("heater"), 1500 * HOUR, 1e-3);
         assertEquals(ledger.idleJoules(), 20 * HOUR, 1e-3);
         assertEquals(ledger.conversionLossJoules(), losses * HOUR, 1e-3);
+    }
+
+    /**
+     * Three of 1 kW on three phases carry 3 kW together, 60 W idle, but a leg no more than one of them: 900 W on each of two legs are
+     * borne, 1200 W on one leg are 120 % and trip after the 5 s of surge.
+     */
+    @Test
+    public void eachLegCarriesWhatItsOwnUnitDoes() {
+        House even = threeOnThree().load("a", "inverter", new Consumption.ConstantPower(900));
+        even.load("b", "inverter", new Consumption.ConstantPower(900));
+        even.loads.set(1, even.loads.get(1).withLeg(Optional.of(2)));
+        RunResult borne = even.run(HOUR);
+        assertEquals(House.of(borne, Event.Kind.AC), List.of());
+        assertEquals(borne.ledger().idleJoules(), 60 * HOUR, 1e-3);
+        assertEquals(borne.ledger().conversionLossJoules(), (1800 * 0.04 + 0.03 * 1800 * 1800 / 3000) * HOUR, 1e-3);
+
+        House uneven = threeOnThree().load("a", "inverter", new Consumption.ConstantPower(1200));
+        Event trip = House.of(uneven.run(60), Event.Kind.AC).get(0);
+        assertEquals(trip.seconds(), 5, 1e-6);
+        assertTrue(trip.reason().contains("120 %"), trip.reason());
+        InvalidQuantity refused = expectThrows(
+                InvalidQuantity.class,
+                () -> threeOnThree().inverter.orElseThrow().withUnits(Optional.of(4)));
+        assertTrue(refused.getMessage().contains("multiple of 3"), refused.getMessage());
+    }
+
+    private static House threeOnThree() {
+        House house = new House().withInverter(1000);
+        house.inverter = house.inverter.map(
+                one -> one.withPhases(Optional.of(Inverter.Phases.THREE_PHASES)).withUnits(Optional.of(3)));
+        return house;
     }
 
     /** A 3 s pulse inside a minute: within the surge time it is borne, with 6 s it is not, and above the surge it trips at once. */

@@ -46,7 +46,7 @@ public class DocumentsTest {
                             + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
                             + " normalValue ofOurs outputs powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
                             + " restartStateOfCharge startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
-                            + " toBatteryStateOfCharge trips winter")
+                            + " toBatteryStateOfCharge trips units winter")
                     .split(" "));
 
     private static final Path SCHEMA = Path.of("../docs/schema/plan-1.schema.json");
