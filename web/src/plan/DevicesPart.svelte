@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { DeviceProfile, FittedDevice, Setting } from '../lib/api/api';
-  import { believable, duration } from '../lib/sentence/quantity';
+  import type { DeviceProfile, FittedDevice } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partName } from '../lib/shell/parts';
   import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import DeviceSheet from './DeviceSheet.svelte';
   import { Fitting, STATES } from './fitting.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
@@ -32,13 +32,19 @@
   }
 
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
-  /** A unit that is itself a number, such as 0.1 h, is said as a factor. */
-  const unitShown = (one: Setting) => (one.unit.match(/^\d/) ? `× ${one.unit}` : one.unit);
-  const told = (one: Setting, value: number) =>
-    one.planUnit === 's' ? duration(value) : `${believable(value)} ${one.planUnit}`;
   const blob = (profile: DeviceProfile) =>
     `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(profile, null, 2))}`;
 </script>
+
+{#snippet holds(says: string, ids: string[], chosen: string, choose: (id: string) => void)}
+  <label class="grid gap-1 text-sm text-soft"
+    >{says}
+    <select class={FIELD} value={chosen} onchange={(event) => choose(event.currentTarget.value)}>
+      <option value="">none</option>
+      {#each ids as id (id)}<option value={id}>{plan ? partName(plan, id) : id}</option>{/each}
+    </select>
+  </label>
+{/snippet}
 
 {#if plan}
   <section class="max-w-5xl px-4 py-4 md:px-6" aria-labelledby="devices">
@@ -95,14 +101,29 @@
             {:else}<p>Every output is in a device already.</p>{/each}
           </fieldset>
         {/if}
-        {#if fitting.chosen?.knobs?.some((one) => one.setting.startsWith('charging.'))}
-          <label class="grid gap-1 text-sm text-soft"
-            >charger whose setpoints it holds
-            <select class={FIELD} bind:value={fitting.charger}>
-              <option value="">none</option>
-              {#each fitting.chargers as id (id)}<option value={id}>{partName(plan, id)}</option>{/each}
-            </select>
-          </label>
+        {#if fitting.sets('charging')}
+          {@render holds(
+            'charger whose setpoints it holds',
+            fitting.chargers,
+            fitting.charger,
+            (id) => (fitting.charger = id),
+          )}
+        {/if}
+        {#if fitting.sets('ac', 'inverter') && fitting.inverters.length > 0}
+          {@render holds(
+            'inverter whose levels and AC side it holds',
+            fitting.inverters.map((one) => one.id),
+            fitting.inverter,
+            (id) => (fitting.inverter = id),
+          )}
+        {/if}
+        {#if fitting.sets('monitor') && fitting.monitors.length > 0}
+          {@render holds(
+            'monitor whose settings it holds',
+            fitting.monitors.map((one) => one.id),
+            fitting.monitor,
+            (id) => (fitting.monitor = id),
+          )}
         {/if}
         <div class="flex gap-2">
           <Action main type="submit" disabled={!fitting.chosen}>Fit it</Action>
@@ -131,40 +152,7 @@
         <p class="mt-1 text-sm text-soft">
           Saved {device.profile.saving}; seen by: {device.profile.showing}.
         </p>
-        <table class="mt-2 w-full text-left">
-          <thead class="text-sm text-soft">
-            <tr>
-              <th class="py-1 pr-4 font-normal">of</th>
-              <th class="py-1 pr-4 font-normal">setting</th>
-              <th class="py-1 pr-4 text-right font-normal">enter</th>
-              <th class="py-1 pr-4 text-right font-normal">it does</th>
-              <th class="py-1 font-normal max-sm:hidden"></th>
-            </tr>
-          </thead>
-          <tbody>
-            {#each of(device) as one (one.path)}
-              <tr class="border-t border-rule align-top {one.problem ? 'text-danger' : ''}">
-                <td class="py-1 pr-4">{partName(plan, one.at)}</td>
-                <td class="py-1 pr-4">{one.label}</td>
-                <td class="number py-1 pr-4 text-right font-bold">{one.enter} {unitShown(one)}</td>
-                <td class="number py-1 pr-4 text-right"
-                  >{#if one.enter !== ''}{told(
-                      one,
-                      one.effective,
-                    )}{/if}{#if one.effective !== one.wanted}<span class="block text-sm text-soft"
-                      >asked {told(one, one.wanted)}</span
-                    >{/if}</td
-                >
-                <td class="py-1 text-sm max-sm:hidden"
-                  >{one.problem ?? ''}{one.needs ? `needs ${one.needs}` : ''}
-                  {#if one.assumed}<span class="font-bold text-caution">assumed until measured</span>{/if}</td
-                >
-              </tr>
-            {:else}
-              <tr><td colspan="5" class="py-2 text-soft">Nothing of the program is in it.</td></tr>
-            {/each}
-          </tbody>
-        </table>
+        <DeviceSheet {plan} {device} rows={of(device)} />
       </article>
     {:else}
       {#if !fitting.open}

@@ -19,10 +19,13 @@ export class Fitting {
   name = $state('');
   outputs = $state<string[]>([]);
   charger = $state('');
+  inverter = $state('');
+  monitor = $state('');
 
   constructor(private readonly editor: PlanEditor) {}
 
   private readonly program = $derived.by(() => this.editor.plan?.program);
+  private readonly site = $derived.by(() => this.editor.plan?.site);
   readonly devices = $derived(this.program?.devices ?? []);
   private readonly taken = $derived(this.devices.flatMap((device) => device.outputs ?? []));
   readonly chosen = $derived(this.kinds?.find((one) => one.id === this.kind));
@@ -34,6 +37,21 @@ export class Fitting {
       .map((one) => one.controller)
       .filter((id) => !this.devices.some((one) => one.charger === id)),
   );
+
+  /** Inverters and monitors whose settings no device holds yet. */
+  readonly inverters = $derived(
+    [this.site?.inverter]
+      .flatMap((one) => one ?? [])
+      .filter((one) => !this.devices.some((device) => device.inverter === one.id)),
+  );
+  readonly monitors = $derived(
+    (this.site?.monitors ?? []).filter((one) => !this.devices.some((device) => device.monitor === one.id)),
+  );
+
+  /** Whether the chosen kind has a setting of a part of the plan. */
+  sets(...parts: string[]): boolean {
+    return this.chosen?.knobs?.some((one) => parts.includes(one.setting.split('.')[0] ?? '')) ?? false;
+  }
 
   /** Reads the kinds of devices that are known. */
   async load() {
@@ -67,6 +85,8 @@ export class Fitting {
       profile: this.chosen,
       outputs: this.outputs,
       ...(this.charger === '' ? {} : { charger: this.charger }),
+      ...(this.inverter === '' ? {} : { inverter: this.inverter }),
+      ...(this.monitor === '' ? {} : { monitor: this.monitor }),
     };
     const unsent = [...(this.program?.unsent ?? []), device.id];
     this.editor.set(
@@ -78,6 +98,8 @@ export class Fitting {
     this.name = '';
     this.outputs = [];
     this.charger = '';
+    this.inverter = '';
+    this.monitor = '';
   }
 
   remove(device: FittedDevice) {

@@ -7,8 +7,8 @@ import sparen.quantity.InvalidQuantity;
 /**
  * One number that a device lets be set, or has fixed.
  *
- * @param setting what it sets: kind of rule and field as in documents, such as {@code voltageDisconnect.lvdVolts}, or {@code
- *     charging.floatVolts}
+ * @param setting what it sets: kind of rule and field as in documents, such as {@code voltageDisconnect.lvdVolts}; or {@code charging},
+ *     {@code ac}, {@code inverter}, {@code monitor} and the fields on the way, such as {@code charging.details.overVoltage.stopVolts}
  * @param label what the device calls it
  * @param unit what it counts in, such as V, min or %; may be empty
  * @param ofOurs how much of the document's unit one of its units is, above 0 to 1e6: 60 for minutes, 0.1 where 50 stands for 5.0
@@ -19,6 +19,7 @@ import sparen.quantity.InvalidQuantity;
  * @param forNominalVolts it wants the number for a bank of this voltage (V), 6 to 400, whatever the bank is; absent for the bank's own
  * @param needs what must be set or enabled first; absent for nothing
  * @param assumed whether its bounds are assumed until somebody has measured; absent for no
+ * @param menu number or path of its menu, as the device shows it; absent where it has none
  */
 public record Knob(
         String setting,
@@ -31,7 +32,8 @@ public record Knob(
         Optional<String> relativeTo,
         Optional<Double> forNominalVolts,
         Optional<String> needs,
-        Optional<Boolean> assumed)
+        Optional<Boolean> assumed,
+        Optional<String> menu)
         implements KnobWith {
     private static final double MOST = 1e6;
 
@@ -53,6 +55,36 @@ public record Knob(
         forNominalVolts = Bounds.optional("forNominalVolts", forNominalVolts, 6, 400);
         needs = Bounds.orEmpty(needs);
         assumed = Bounds.orEmpty(assumed);
+        menu = Bounds.orEmpty(menu);
+        menu.ifPresent(place -> Bounds.name("menu", place));
+    }
+
+    /** One without a place in a menu. */
+    public Knob(
+            String setting,
+            String label,
+            String unit,
+            double ofOurs,
+            double least,
+            double most,
+            double step,
+            Optional<String> relativeTo,
+            Optional<Double> forNominalVolts,
+            Optional<String> needs,
+            Optional<Boolean> assumed) {
+        this(
+                setting,
+                label,
+                unit,
+                ofOurs,
+                least,
+                most,
+                step,
+                relativeTo,
+                forNominalVolts,
+                needs,
+                assumed,
+                Optional.empty());
     }
 
     /** The number it takes that is nearest to one in its own unit. */

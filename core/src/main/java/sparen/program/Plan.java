@@ -6,7 +6,9 @@ import java.util.Map;
 import sparen.device.FittedDevice;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.site.BatteryMonitor;
 import sparen.site.Converter;
+import sparen.site.Inverter;
 import sparen.site.Site;
 
 /**
@@ -38,10 +40,17 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) impl
         List<String> supplies =
                 new ArrayList<>(site.converters().stream().map(Converter::id).toList());
         site.inverter().ifPresent(inverter -> supplies.add(inverter.id()));
+        List<String> monitors = site.monitors().stream().map(BatteryMonitor::id).toList();
         List<String> outputs = program.outputs().stream().map(Output::id).toList();
         for (FittedDevice device : program.devices()) {
             device.outputs().forEach(output -> Bounds.known("program.devices.outputs", output, outputs));
             device.charger().ifPresent(charger -> Bounds.known("program.devices.charger", charger, controllers));
+            device.inverter()
+                    .ifPresent(id -> Bounds.known(
+                            "program.devices.inverter",
+                            id,
+                            site.inverter().stream().map(Inverter::id).toList()));
+            device.monitor().ifPresent(id -> Bounds.known("program.devices.monitor", id, monitors));
         }
         Surroundings around = Surroundings.of(site, program.outputs());
         for (Output output : program.outputs()) {

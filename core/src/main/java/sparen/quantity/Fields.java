@@ -6,6 +6,8 @@ import java.util.Optional;
 
 /** Changes records by the names of their components. */
 public final class Fields {
+    private static final int MOST_DIGITS = 6;
+
     private Fields() {}
 
     /**
@@ -62,10 +64,8 @@ public final class Fields {
             if (found instanceof Record record) {
                 found = has(record, step) ? plain(get(record, step)) : null;
             } else if (found instanceof List<?> list) {
-                found = list.stream()
-                        .filter(entry -> step.equals(Place.idOf(entry)))
-                        .findFirst()
-                        .orElse(null);
+                int index = indexIn(list, step);
+                found = index < 0 ? null : list.get(index);
             } else {
                 return null;
             }
@@ -88,17 +88,12 @@ public final class Fields {
             return (R) Optional.of(withAt(optional.orElseThrow(), path, value));
         }
         if (root instanceof List<?> list) {
-            List<Object> copy = new ArrayList<>(list);
-            boolean found = false;
-            for (int i = 0; i < copy.size(); i++) {
-                if (step.equals(Place.idOf(copy.get(i)))) {
-                    copy.set(i, rest.isEmpty() ? value : withAt(copy.get(i), rest, value));
-                    found = true;
-                }
-            }
-            if (!found) {
+            int index = indexIn(list, step);
+            if (index < 0) {
                 throw new IllegalArgumentException("no entry \"" + step + "\"");
             }
+            List<Object> copy = new ArrayList<>(list);
+            copy.set(index, rest.isEmpty() ? value : withAt(list.get(index), rest, value));
             return (R) List.copyOf(copy);
         }
         Object old = get((Record) root, step);
@@ -109,6 +104,18 @@ public final class Fields {
             put = Optional.ofNullable(value);
         }
         return with(root, step, put);
+    }
+
+    /** Which entry of a list a step names, by id, or by number where the entries have none; −1 for none. */
+    private static int indexIn(List<?> list, String step) {
+        for (int i = 0; i < list.size(); i++) {
+            if (step.equals(Place.idOf(list.get(i)))) {
+                return i;
+            }
+        }
+        boolean isNumber = step.chars().allMatch(Character::isDigit) && step.length() <= MOST_DIGITS;
+        int number = isNumber && !step.isEmpty() ? Integer.parseInt(step) : -1;
+        return number < list.size() && number >= 0 && Place.idOf(list.get(number)) == null ? number : -1;
     }
 
     private static Object plain(Object value) {

@@ -6,9 +6,12 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
 import sparen.device.Code;
 import sparen.device.FittedDevice;
 import sparen.device.Knob;
+import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
 import sparen.program.Output;
 import sparen.program.Plan;
@@ -20,11 +23,14 @@ import sparen.program.rule.Rules;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
 import sparen.quantity.Unit;
+import sparen.site.BatteryMonitor;
 import sparen.site.Inverter;
 
 /** The settings of the devices that a plan is fitted with. */
 public final class DeviceSettings {
     private static final String CHARGING = "charging";
+    /** Of these a device lets be set what it has a setting for; the rest is what they are. */
+    private static final Set<String> HARDWARE = Set.of("inverter", "monitor");
 
     private final Plan plan;
     private final List<Setting> found = new ArrayList<>();
@@ -61,6 +67,21 @@ public final class DeviceSettings {
                 numbers(device, charging.controller(), CHARGING, "program/charging/" + charging.controller(), charging);
             }
         }
+        plan.site()
+                .inverter()
+                .filter(one -> device.inverter().equals(Optional.of(one.id())))
+                .ifPresent(inverter -> {
+                    plan.program()
+                            .ac()
+                            .ifPresent(ac ->
+                                    numbers(device, inverter.id(), "ac", "program/ac", ac, field -> isUsed(ac, field)));
+                    numbers(device, inverter.id(), "inverter", "site/inverter", inverter);
+                });
+        for (BatteryMonitor monitor : plan.site().monitors()) {
+            if (device.monitor().equals(Optional.of(monitor.id()))) {
+                numbers(device, monitor.id(), "monitor", "site/monitors/" + monitor.id(), monitor);
+            }
+        }
         for (Output output : plan.program().outputs()) {
             if (device.outputs().contains(output.id())) {
                 output.automatic().ifPresent(rule -> rule(device, output, "automatic", rule));
@@ -77,7 +98,9 @@ public final class DeviceSettings {
                     device.id(),
                     output.id(),
                     path,
+                    Optional.empty(),
                     kind.title(),
+                    false,
                     "",
                     "",
                     "",
@@ -102,16 +125,45 @@ public final class DeviceSettings {
     }
 
     private void numbers(FittedDevice device, String at, String kind, String path, Record holder) {
-        for (String component : Fields.names(holder)) {
-            Object value = Fields.at(holder, component);
-            if (value instanceof Double wanted) {
-                String setting = kind + "." + component;
-                found.add(device.profile()
-                        .knob(setting)
-                        .map(knob -> by(device, at, path + "/" + component, knob, wanted))
-                        .orElseGet(() -> missing(device, at, path, component, wanted)));
+        numbers(device, at, kind, path, holder, field -> true);
+    }
+
+    /**
+     * All numbers of a part of the plan, in the order of the device's own menu; what it has no setting for comes last. What an inverter
+     * or a monitor is, and no device lets be set, is none.
+     *
+     * @param used whether the number of a field matters as the plan stands
+     */
+    private void numbers(
+            FittedDevice device, String at, String kind, String path, Record holder, Predicate<String> used) {
+        int begin = found.size();
+        NumbersIn.each(holder, (field, wanted) -> {
+            Optional<Knob> knob = knob(device, kind, field);
+            if (used.test(field) && (knob.isPresent() || !HARDWARE.contains(kind))) {
+                found.add(knob.map(one -> by(device, at, path + "/" + field, one, wanted))
+                        .orElseGet(() -> missing(device, at, path, field, wanted)));
             }
-        }
+        });
+        List<Knob> menu = device.profile().knobs();
+        found.subList(begin, found.size()).sort(Comparator.comparingInt(one -> knob(
+                        device, kind, one.path().substring(path.length() + 1))
+                .map(menu::indexOf)
+                .orElse(menu.size())));
+    }
+
+    private static Optional<Knob> knob(FittedDevice device, String kind, String field) {
+        return device.profile().knob(kind + "." + field.replace('/', '.'));
+    }
+
+    /** Levels between battery and AC that nobody looks at are not set. */
+    private static boolean isUsed(AcProgram ac, String field) {
+        boolean byBattery = ac.source() == AcProgram.SourcePriority.BATTERY_FIRST;
+        return switch (field) {
+            case "toAcVolts", "toBatteryVolts" ->
+                byBattery && ac.byStateOfCharge().isEmpty();
+            case "levelDelaySeconds" -> byBattery || ac.source() == AcProgram.SourcePriority.SUN_FIRST;
+            default -> true;
+        };
     }
 
     private Setting missing(FittedDevice device, String at, String path, String field, double wanted) {
@@ -119,10 +171,12 @@ public final class DeviceSettings {
                 device.id(),
                 at,
                 path + "/" + field,
+                Optional.empty(),
                 label(path, field),
+                false,
                 "",
                 "",
-                Unit.of(field).symbol(),
+                Unit.ofPath(path + "/" + field).symbol(),
                 wanted,
                 wanted,
                 Optional.empty(),
@@ -148,7 +202,9 @@ public final class DeviceSettings {
                 device.id(),
                 at,
                 path,
+                knob.menu(),
                 knob.label(),
+                false,
                 Bounds.number(number),
                 knob.unit(),
                 Unit.ofPath(path).symbol(),
@@ -179,7 +235,7 @@ public final class DeviceSettings {
                         .map(part -> ((Sentence.NumberChip) part).label())
                         .findFirst()
                         .orElse(Unit.words(field))
-                : Unit.words(field);
+                : Unit.words(field.replace("details/", ""));
     }
 
     /** The position of a coded switch that is nearest by its voltages, then by all else. */
@@ -200,7 +256,9 @@ public final class DeviceSettings {
                         device.id(),
                         at,
                         path + "/" + component,
-                        "position",
+                        Optional.empty(),
+                        label(path, component),
+                        true,
                         nearest.code(),
                         "",
                         unit.symbol(),

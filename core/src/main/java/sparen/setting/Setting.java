@@ -8,7 +8,9 @@ import java.util.Optional;
  * @param device id of the device
  * @param at id of the output or charger it belongs to
  * @param path of the number in the plan, as in origins
- * @param label what the device calls it, or the field where it has no such setting
+ * @param menu number or path of its menu; absent where it has none
+ * @param label what the device calls it, or the field where it has no such setting or a coded switch sets it
+ * @param coded whether one position of a coded switch sets it together with others
  * @param enter what is entered, in the device's own unit; for a coded switch its position
  * @param unit the device's; may be empty
  * @param planUnit of wanted and effective; empty for a ratio
@@ -22,7 +24,9 @@ public record Setting(
         String device,
         String at,
         String path,
+        Optional<String> menu,
         String label,
+        boolean coded,
         String enter,
         String unit,
         String planUnit,

@@ -14,7 +14,7 @@ import sparen.quantity.Bounds;
 public enum Reference {
     ARRAY(List.of("arrays"), "array", "ChargeController.arrays"),
     TANK(List.of("tanks"), "tank"),
-    INVERTER(List.of("inverter"), "AcCoupledArray.inverter"),
+    INVERTER(List.of("inverter"), "AcCoupledArray.inverter", "FittedDevice.inverter"),
     /** What feeds a load or a device with another voltage than the main bus. */
     SUPPLY(List.of("converters", "inverter"), "feed", "supply"),
     /** What charges by setpoints of the program. */

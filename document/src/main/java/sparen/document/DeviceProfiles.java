@@ -10,7 +10,15 @@ import sparen.device.DeviceProfile;
 /** The generic kinds of devices that ship with Sparen, of our own invention; users make theirs after them. */
 public final class DeviceProfiles {
     private static final List<String> NAMES = List.of(
-            "two-level-controller", "staged-controller", "inverter-charger", "monitor-relay", "coded-disconnect");
+            "two-level-controller",
+            "staged-controller",
+            "light-terminal",
+            "coded-disconnect",
+            "monitor-relay",
+            "inverter-charger",
+            "relay-inverter",
+            "hybrid",
+            "twilight-timer");
 
     private DeviceProfiles() {}
 

@@ -23,16 +23,10 @@ import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
-import sparen.device.DeviceProfile;
-import sparen.device.Knob;
-import sparen.program.ChargeProgram;
 import sparen.program.Plan;
 import sparen.program.Sentence;
-import sparen.program.rule.RuleKind;
-import sparen.program.rule.Rules;
 import sparen.quantity.Unit;
 import sparen.site.Reference;
 import tools.jackson.databind.JsonNode;
@@ -271,33 +265,6 @@ public class DocumentsTest {
             for (RecordComponent component : one.getRecordComponents()) {
                 gather(component.getGenericType(), records);
             }
-        }
-    }
-
-    /** Each shipped device holds every rule it says it carries: no field is without a knob or a code, but optional ones. */
-    @Test
-    public void shippedDevicesKnowTheRulesTheyCarry() {
-        for (DeviceProfile profile : DeviceProfiles.shipped()) {
-            Set<String> kinds = Rules.ALL.stream().map(RuleKind::name).collect(Collectors.toSet());
-            assertTrue(kinds.containsAll(profile.rules()), profile.id() + " carries " + profile.rules());
-            Stream.concat(
-                            profile.knobs().stream().map(Knob::setting),
-                            profile.codes().stream().flatMap(code -> code.values().keySet().stream()))
-                    .forEach(setting -> {
-                        String kind = setting.substring(0, setting.indexOf('.'));
-                        Class<?> type = kind.equals("charging")
-                                ? ChargeProgram.class
-                                : Rules.ALL.stream()
-                                        .filter(one -> one.name().equals(kind))
-                                        .findFirst()
-                                        .orElseThrow()
-                                        .type();
-                        String field = setting.substring(setting.indexOf('.') + 1);
-                        assertTrue(
-                                Arrays.stream(type.getRecordComponents())
-                                        .anyMatch(one -> one.getName().equals(field) && one.getType() == double.class),
-                                profile.id() + ": " + setting);
-                    });
         }
     }
 }
