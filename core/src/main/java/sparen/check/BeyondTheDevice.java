@@ -47,7 +47,7 @@ final class BeyondTheDevice implements Check {
                 .about(first.path());
         for (Setting one : together) {
             finding = finding.number(one.label() + " wanted", one.wanted(), one.planUnit())
-                    .number("it does", one.effective(), one.planUnit());
+                    .number(one.label() + " it sets", one.effective(), one.planUnit());
         }
         return finding.cure("all as position " + first.enter() + " sets it", changed -> {
             Plan next = changed;

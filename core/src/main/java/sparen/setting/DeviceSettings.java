@@ -2,6 +2,7 @@ package sparen.setting;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -16,8 +17,6 @@ import sparen.program.ChargeProgram;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
-import sparen.program.Sentence;
-import sparen.program.Surroundings;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 import sparen.quantity.Bounds;
@@ -34,6 +33,8 @@ public final class DeviceSettings {
 
     private final Plan plan;
     private final List<Setting> found = new ArrayList<>();
+    /** Where a setting stands in its device's menu, by the path of its number. */
+    private final Map<String, Integer> places = new HashMap<>();
 
     private DeviceSettings(Plan plan) {
         this.plan = plan;
@@ -61,6 +62,7 @@ public final class DeviceSettings {
     }
 
     private void add(FittedDevice device) {
+        int begin = found.size();
         // The charger first: other numbers may be counted from its setpoints.
         for (ChargeProgram charging : plan.program().charging()) {
             if (device.charger().equals(Optional.of(charging.controller()))) {
@@ -88,6 +90,7 @@ public final class DeviceSettings {
                 output.protection().ifPresent(rule -> rule(device, output, "protection", rule));
             }
         }
+        inOrderOfMenu(device, begin);
     }
 
     private void rule(FittedDevice device, Output output, String slot, Rule rule) {
@@ -129,26 +132,29 @@ public final class DeviceSettings {
     }
 
     /**
-     * All numbers of a part of the plan, in the order of the device's own menu; what it has no setting for comes last. What an inverter
-     * or a monitor is, and no device lets be set, is none.
+     * All numbers of a part of the plan. What an inverter or a monitor is, and no device lets be set, is none.
      *
      * @param used whether the number of a field matters as the plan stands
      */
     private void numbers(
             FittedDevice device, String at, String kind, String path, Record holder, Predicate<String> used) {
-        int begin = found.size();
         NumbersIn.each(holder, (field, wanted) -> {
             Optional<Knob> knob = knob(device, kind, field);
             if (used.test(field) && (knob.isPresent() || !HARDWARE.contains(kind))) {
+                places.put(
+                        path + "/" + field,
+                        knob.map(device.profile().knobs()::indexOf).orElse(Integer.MAX_VALUE));
                 found.add(knob.map(one -> by(device, at, path + "/" + field, one, wanted))
                         .orElseGet(() -> missing(device, at, path, field, wanted)));
             }
         });
-        List<Knob> menu = device.profile().knobs();
-        found.subList(begin, found.size()).sort(Comparator.comparingInt(one -> knob(
-                        device, kind, one.path().substring(path.length() + 1))
-                .map(menu::indexOf)
-                .orElse(menu.size())));
+    }
+
+    /** In the order of the device's own menu, its outputs one after the other behind all else; what it has no setting for comes last. */
+    private void inOrderOfMenu(FittedDevice device, int begin) {
+        found.subList(begin, found.size())
+                .sort(Comparator.comparingInt((Setting one) -> device.outputs().indexOf(one.at()))
+                        .thenComparingInt(one -> places.getOrDefault(one.path(), Integer.MAX_VALUE)));
     }
 
     private static Optional<Knob> knob(FittedDevice device, String kind, String field) {
@@ -172,7 +178,7 @@ public final class DeviceSettings {
                 at,
                 path + "/" + field,
                 Optional.empty(),
-                label(path, field),
+                SettingLabel.of(plan, path, field),
                 false,
                 "",
                 "",
@@ -226,18 +232,6 @@ public final class DeviceSettings {
                 .orElse(0);
     }
 
-    /** What a number is called in its rule's sentence, or by its field's name. */
-    private String label(String path, String field) {
-        return Fields.at(plan, path) instanceof Rule rule
-                ? rule.sentence(Surroundings.of(plan)).parts().stream()
-                        .filter(part -> part instanceof Sentence.NumberChip chip
-                                && chip.field().equals(field))
-                        .map(part -> ((Sentence.NumberChip) part).label())
-                        .findFirst()
-                        .orElse(Unit.words(field))
-                : Unit.words(field.replace("details/", ""));
-    }
-
     /** The position of a coded switch that is nearest by its voltages, then by all else. */
     private void coded(FittedDevice device, String at, String kind, String path, Record holder) {
         Code nearest = device.profile().codes().stream()
@@ -257,7 +251,7 @@ public final class DeviceSettings {
                         at,
                         path + "/" + component,
                         Optional.empty(),
-                        label(path, component),
+                        SettingLabel.of(plan, path, component),
                         true,
                         nearest.code(),
                         "",
@@ -268,8 +262,8 @@ public final class DeviceSettings {
                         false,
                         same
                                 ? Optional.empty()
-                                : Optional.of("no position sets " + label(path, component) + " " + unit.format(wanted)
-                                        + "; the nearest sets " + unit.format(effective))));
+                                : Optional.of("no position sets " + SettingLabel.of(plan, path, component) + " "
+                                        + unit.format(wanted) + "; the nearest sets " + unit.format(effective))));
             }
         }
     }

@@ -4,10 +4,12 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Files;
 import java.util.List;
 import org.testng.annotations.Test;
 
@@ -28,17 +30,56 @@ public class DevicesAndManyTest extends BrowserTest {
         page.getByLabel("Transmitter load disconnect").check();
         button(page, "Fit it").click();
         Locator device = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Grey box"));
+        assertThat(device.locator("tbody tr")).hasCount(1);
         assertThat(device).containsText("position");
         assertThat(device).containsText("no position sets");
         assertAccessible(page);
         assertThat(device.getByLabel("State of Grey box")).hasValue("unsent");
         device.getByLabel("State of Grey box").selectOption("drifted");
         page.navigate(address() + "/#/site/hallgrund/plan/findings");
-        assertThat(page.locator("[data-finding=BeyondTheDevice]").first()).containsText("Grey box cannot hold");
+        assertThat(page.locator("[data-finding=BeyondTheDevice]").first())
+                .containsText("Grey box has no position that sets all of this");
         assertThat(page.locator("[data-finding=Drifted]")).containsText("holds other numbers");
         page.navigate(address() + "/#/site/hallgrund/plan/devices");
         button(page, "Take Grey box out").click();
         assertThat(page.getByText("No device is fitted")).isVisible();
+    }
+
+    /** A hybrid with a numbered menu: its sheet is in the order of its menu, is taken along as a table, and is read at the cabinet. */
+    @Test
+    public void aSheetFollowsTheMenuOfItsDevice() throws Exception {
+        Page page = at("/site/skarvholm/plan/devices", "liv");
+        button(page, "Fit a device").click();
+        page.getByLabel("kind of device").selectOption("hybrid");
+        page.getByLabel("what the crew calls it").fill("Wall box");
+        page.getByLabel("charger whose setpoints it holds").selectOption("House inverter");
+        page.getByLabel("inverter whose levels and AC side it holds").selectOption("House inverter");
+        button(page, "Fit it").click();
+        Locator device = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Wall box"));
+        assertThat(device.getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName("C-01")))
+                .containsText("55.2 V");
+        List<String> menu = device.locator("tbody tr td:first-child").allInnerTexts().stream()
+                .filter(text -> !text.isEmpty())
+                .toList();
+        assertTrue(menu.size() > 10, menu.toString());
+        assertEquals(menu, menu.stream().sorted().toList());
+        assertAccessible(page);
+        Download table = page.waitForDownload(() -> device.getByText("CSV").click());
+        List<String> lines = Files.readAllLines(table.path());
+        assertEquals(lines.get(0), "menu,of,setting,enter,unit,it does,in,needs,problem,path");
+        assertTrue(
+                lines.contains(
+                        "C-01,House inverter,absorption,55.2,V,55.2,V,,,program/charging/inverter/absorptionVolts"),
+                lines.toString());
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText(": saved");
+        Page phone = phoneAt("/site/skarvholm/plan/devices", "odd");
+        Locator there = phone.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Wall box"));
+        assertThat(there).containsText("C-01");
+        assertEquals(
+                phone.evaluate("document.documentElement.scrollWidth <= innerWidth"),
+                true,
+                "nothing beside the screen");
     }
 
     /** One change at two sites: seen first, saved where it is wanted, in the history with its reason. */
