@@ -52,6 +52,9 @@
   function bring(knob: string) {
     onScale = volts?.knobs.includes(knob) ? undefined : knob;
   }
+  /** Seconds as they are counted by hand; what comes later is said in hours. */
+  const instantAt = (seconds: number) =>
+    seconds < 600 ? `${fixed(seconds, 1)} s` : duration(Math.round(seconds));
   const names = $derived(plan ? partNames(plan) : {});
   const events = $derived([...(stands?.events ?? [])].reverse());
   // Played anew whenever the plan is another one.
@@ -180,7 +183,7 @@
         <ol class="tape mt-2" aria-live="polite" aria-label="Printed" tabindex="0">
           {#each events as event, i (events.length - i)}
             <li class="border-b border-dashed border-rule-strong py-1.5">
-              <span class="number">{fixed(event.seconds, 1)} s</span>
+              <span class="number">{instantAt(event.seconds)}</span>
               <strong>{names[event.subject] ?? event.subject} {happened(event.kind)}</strong>
               <span class="block text-sm text-soft">{event.reason}</span>
             </li>

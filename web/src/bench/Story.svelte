@@ -49,7 +49,7 @@
             <li>
               <strong>{names[event.subject] ?? event.subject} {happened(event.kind)}</strong>
               <span class="text-soft"
-                >{event.reason}{event.seconds < one.seconds
+                >{event.reason}{event.seconds < one.seconds - 0.1
                   ? ', on the way'
                   : `, ${after(event.seconds - one.seconds)}`}</span
               >

@@ -109,7 +109,8 @@ export class GaugeView {
   named(peg: Peg): string {
     const guess = this.shown().plan.origins[peg.path]?.kind === 'GUESS' ? ' ?' : '';
     const room = (peg.acts === 'FALLING' ? this.axis : this.width - this.axis - 60) - 52 - 50;
-    const most = Math.floor(room / 6.8) - peg.term.length - 3;
+    const most = Math.floor(room / 7.2) - peg.term.length - 3;
+    if (most < 3) return guess;
     const name = peg.name.length > most ? `${peg.name.slice(0, Math.max(1, most - 1))}…` : peg.name;
     return ` · ${name}${guess}`;
   }

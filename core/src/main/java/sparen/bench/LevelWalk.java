@@ -53,8 +53,8 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
      * Levels at one place that were passed together.
      *
      * @param levels they, and whether each has acted
-     * @param seconds when (s)
-     * @param volts imposed there (V)
+     * @param seconds when the supply came to them (s)
+     * @param volts imposed just past them (V)
      * @param events what happened from when they were approached until the next ones were
      */
     public record Passed(List<Acted> levels, double seconds, double volts, List<Event> events) {
@@ -172,7 +172,8 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
             } else {
                 toCharge(Math.max(0, Math.min(100, last.value() + side * PAST_PERCENT)) / 100);
             }
-            double since = bench.now();
+            double since = bench.now()
+                    - (last.unit().equals("V") ? past / VOLTS_PER_SECOND : PAST_PERCENT / 100 / CHARGE_PER_SECOND);
             boolean holds = together.stream().anyMatch(peg -> peg.acts() == Acts.HELD);
             turn(amperes, holds || side < 0 ? 0 : chargingAmperes, 0);
             together.forEach(this::waitFor);
