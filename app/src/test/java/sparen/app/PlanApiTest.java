@@ -266,7 +266,7 @@ public class PlanApiTest extends OverHttp {
         Browser liv = signedIn("liv");
         ObjectNode plan = plan(liv, "hallgrund", 1).deepCopy().asObject();
         JsonNode profiles = json(liv.get("/api/device-profiles"));
-        assertEquals(profiles.size(), 5);
+        assertEquals(profiles.size(), 9);
         ObjectNode device = body("profile", profiles.get(0)).put("id", "box").put("name", "Grey box");
         device.set("outputs", JSON.createArrayNode().add("transmitter-disconnect"));
         device.put("charger", "mast-controller");
@@ -297,6 +297,9 @@ public class PlanApiTest extends OverHttp {
         JsonNode state = json(odd.post("/api/bench/hallgrund", request));
         assertEquals(state.at("/outputs/0/closed").asBoolean(), false);
         assertTrue(state.at("/events/0/reason").asString().contains("LVD"), state.toString());
+        JsonNode walk = json(odd.post("/api/bench/hallgrund/walk-through", body("plan", plan(odd, "hallgrund", 1))));
+        assertEquals(walk.at("/passed/0/levels/0/level/term").asString(), "recharge", "the highest that falls");
+        assertTrue(walk.at("/passed/0/levels/0/acted").asBoolean(), walk.toString());
         ((ObjectNode) turns.get(0)).put("knob", "no_such_knob");
         JsonNode refused = json(odd.post("/api/bench/hallgrund", request));
         assertTrue(refused.toString().contains("no_such_knob"), refused.toString());
