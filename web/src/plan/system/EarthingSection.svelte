@@ -2,6 +2,7 @@
   import type { Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
+  import FindingLine from '../FindingLine.svelte';
   import { beginning, guessed, schemaOf } from './schema';
   import Themes from './Themes.svelte';
 
@@ -9,6 +10,9 @@
   let { editor, plan, readonly }: { editor: PlanEditor; plan: Plan; readonly: boolean } = $props();
 
   const earthing = $derived(plan.site.earthing);
+  const findings = $derived(
+    (editor.reading?.findings ?? []).filter((one) => one.path === 'site/earthing' && !one.dismissed),
+  );
 
   function begin() {
     const next = beginning(schemaOf('Earthing'), plan) as Plan['site']['earthing'];
@@ -25,6 +29,7 @@
 <p class="text-sm text-soft">
   Bonded exactly once, whoever feeds. Local codes and a licensed electrician decide how; this only counts.
 </p>
+{#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
 {#if earthing}
   <Themes
     {editor}

@@ -169,27 +169,26 @@ final class AcAtWork implements Part {
         due = side.dueSeconds();
         lowVolts = side.lowestVolts(dcVolts);
         highVolts = side.highestVolts(dcVolts);
-        boundCharge();
+        lowCharge = lowestCharge(charge);
+        highCharge = highestCharge(charge);
         return !happened.isEmpty()
                 || drawBefore != side.drawWatts()
                 || offerBefore != side.offerWatts()
                 || aliveBefore != side.isAlive();
     }
 
-    /** The lowest state of charge (fraction) at which nothing of it changes. */
-    double lowestCharge() {
-        return lowCharge;
+    /** The lowest state of charge (fraction) at which nothing of it changes, seen from one. */
+    double lowestCharge(double charge) {
+        return side.lowestCharge(charge, windowCharge());
     }
 
     /** The highest. */
-    double highestCharge() {
-        return highCharge;
+    double highestCharge(double charge) {
+        return side.highestCharge(charge, windowCharge());
     }
 
-    private void boundCharge() {
-        double window = conditions.window == null ? Double.NaN : conditions.window.stateOfCharge();
-        lowCharge = side.lowestCharge(conditions.stateOfCharge, window);
-        highCharge = side.highestCharge(conditions.stateOfCharge, window);
+    private double windowCharge() {
+        return conditions.window == null ? Double.NaN : conditions.window.stateOfCharge();
     }
 
     private void lookAnew() {

@@ -88,8 +88,8 @@ final class MonitorAtWork implements Part {
         double low = heardLow;
         double high = heardHigh;
         if (circuit.ac != null) {
-            low = Math.max(low, circuit.ac.lowestCharge());
-            high = Math.min(high, circuit.ac.highestCharge());
+            low = Math.max(low, circuit.ac.lowestCharge(counter.reported()));
+            high = Math.min(high, circuit.ac.highestCharge(counter.reported()));
         }
         lowCount = counter.lowestCount(low);
         highCount = counter.highestCount(high);

@@ -179,7 +179,7 @@ final class Run {
             stay.within(charged, Double.NEGATIVE_INFINITY, recoveredCharge);
         }
         if (circuit.acGoesByTrueCharge()) {
-            stay.within(charged, circuit.ac.lowestCharge(), circuit.ac.highestCharge());
+            stay.within(charged, circuit.ac.lowestCharge(charged[0]), circuit.ac.highestCharge(charged[0]));
         }
         return stay.exitSeconds();
     }
