@@ -27,12 +27,9 @@ import sparen.site.Site;
 /**
  * The chargers and the inverter of a plan on a bench supply. What stands at their terminals is imposed: a charger whose voltage is
  * reached holds it, and its times run; else it gives all it can. The sun shines on every array while its height is above 0°; the AC
- * side has its first source while AC is present, without windows. All chargers see the bus, and the whole battery current.
+ * side has its first source while AC is present, without windows, and its load evenly on its legs. All chargers see the bus, and the whole battery current.
  */
 final class DevicesAtBench {
-    /** AC that has been away for so long finds a charger that begins anew (s), as in a run. */
-    private static final double AWAY_SECONDS = 60;
-
     /** So finely (K, W) a temperature or load that is turned slowly is looked at. */
     private static final double KELVIN = 0.1;
 
@@ -78,7 +75,7 @@ final class DevicesAtBench {
                     .filter(one -> one.id().equals(program.controller()))
                     .flatMap(Inverter::charger)
                     .ifPresent(one -> add(
-                            new ChargeRegulator(program, cells, one.maximumAmperes(), AWAY_SECONDS),
+                            new ChargeRegulator(program, cells, one.maximumAmperes(), AcSide.AWAY_SECONDS),
                             program.controller(),
                             program,
                             true,
@@ -170,7 +167,10 @@ final class DevicesAtBench {
         boolean present = values[Signal.AC_PRESENT] > 0 && !site.acSources().isEmpty();
         conditions.source = present ? 0 : -1;
         conditions.from = present ? site.acSources().get(0) : null;
-        conditions.legWatts[0] = values[Signal.AC_LOAD_WATTS];
+        for (int leg = 0; leg < ac.inverter().legs(); leg++) {
+            conditions.legWatts[leg] =
+                    values[Signal.AC_LOAD_WATTS] / ac.inverter().legs();
+        }
         conditions.voltAmperes = values[Signal.AC_LOAD_WATTS];
         conditions.airCelsius = values[Signal.AIR_CELSIUS];
         conditions.stateOfCharge = values[Signal.STATE_OF_CHARGE];

@@ -14,9 +14,8 @@ final class TwoHandsOnInverter implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
         Optional<AcProgram> ac = plan.program().ac();
-        boolean byItself = ac.map(
-                        one -> !one.windows().isEmpty() || one.source() == AcProgram.SourcePriority.BATTERY_FIRST)
-                .orElse(false);
+        boolean byItself =
+                ac.map(one -> !one.windows().isEmpty() || one.goesByBattery()).orElse(false);
         String inverter = plan.site().inverter().map(Inverter::id).orElse("");
         return plan.rules()
                 .filter(placed -> byItself && placed.output().loads().contains(inverter))

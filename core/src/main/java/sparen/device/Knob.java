@@ -59,34 +59,6 @@ public record Knob(
         menu.ifPresent(place -> Bounds.name("menu", place));
     }
 
-    /** One without a place in a menu. */
-    public Knob(
-            String setting,
-            String label,
-            String unit,
-            double ofOurs,
-            double least,
-            double most,
-            double step,
-            Optional<String> relativeTo,
-            Optional<Double> forNominalVolts,
-            Optional<String> needs,
-            Optional<Boolean> assumed) {
-        this(
-                setting,
-                label,
-                unit,
-                ofOurs,
-                least,
-                most,
-                step,
-                relativeTo,
-                forNominalVolts,
-                needs,
-                assumed,
-                Optional.empty());
-    }
-
     /** The number it takes that is nearest to one in its own unit. */
     public double nearest(double number) {
         double stepped = step == 0 ? least : least + Math.rint((number - least) / step) * step;

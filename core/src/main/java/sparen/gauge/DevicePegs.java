@@ -9,7 +9,6 @@ import sparen.gauge.Gauge.Peg;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.AcProgram.FeedLevels;
-import sparen.program.AcProgram.SourcePriority;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.ChargeProgram;
@@ -149,7 +148,7 @@ final class DevicePegs {
 
     private void add(Inverter inverter, AcProgram program) {
         Of of = new Of(inverter.id(), inverter.name(), "program/ac/");
-        if (program.source() == SourcePriority.BATTERY_FIRST) {
+        if (program.goesByBattery()) {
             String pair = inverter.id() + "/feeds";
             if (program.byStateOfCharge().isPresent()) {
                 FeedLevels levels = program.byStateOfCharge().get();

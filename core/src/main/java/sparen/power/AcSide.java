@@ -1,9 +1,9 @@
 package sparen.power;
 
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.DoubleStream;
 import sparen.logic.Timer;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
@@ -24,6 +24,9 @@ public final class AcSide {
 
     /** After so many tries it stays off until its enable is taken away and given again. */
     public static final int MOST_TRIES = 5;
+
+    /** AC that has been away for so long finds a charger that begins anew (s); judgement, no source. */
+    public static final double AWAY_SECONDS = 60;
 
     private static final double GOOD_RUN_SECONDS = 600;
     /** A source's breaker bears more than its rating for so long (s); judgement, no source. */
@@ -66,19 +69,15 @@ public final class AcSide {
         feed = new FeedLevel(program, blends);
         accepts = inverter.transfer().flatMap(Inverter.Transfer::accepts);
         guard = new DcGuard(inverter.window(), program.cutOff());
-        double[] own = guard.volts();
-        levels = feed.goesByVolts() ? joined(own, program.toAcVolts(), program.toBatteryVolts()) : own;
+        DoubleStream feeds = feed.goesByVolts()
+                ? DoubleStream.of(program.toAcVolts(), program.toBatteryVolts())
+                : DoubleStream.empty();
+        levels = DoubleStream.concat(DoubleStream.of(guard.volts()), feeds).toArray();
         charges = guard.charges();
         overload = new Timer(inverter.surgeSeconds());
         qualified = new Timer(
                 inverter.transfer().map(Inverter.Transfer::qualifySeconds).orElse(0.0));
         unfit = new Timer(accepts.map(Inverter.Accepts::delaySeconds).orElse(0.0));
-    }
-
-    private static double[] joined(double[] some, double... more) {
-        double[] all = Arrays.copyOf(some, some.length + more.length);
-        System.arraycopy(more, 0, all, some.length, more.length);
-        return all;
     }
 
     /** Switches it on or off at its enable input; off also forgets an overload. */

@@ -24,14 +24,12 @@ final class FeedLevel {
 
     /** Whether the battery's voltage decides. */
     boolean goesByVolts() {
-        return program.source() == SourcePriority.BATTERY_FIRST
-                && program.byStateOfCharge().isEmpty();
+        return program.goesByVolts();
     }
 
     /** The state of charge (fraction) at which it changes its mind, NaN where none does. */
     double stateOfCharge() {
-        if (program.source() != SourcePriority.BATTERY_FIRST
-                || program.byStateOfCharge().isEmpty()) {
+        if (!program.goesByBattery() || program.goesByVolts()) {
             return Double.NaN;
         }
         FeedLevels levels = program.byStateOfCharge().get();
@@ -40,7 +38,7 @@ final class FeedLevel {
 
     /** Looks at an instant (s); what it decided, null for nothing new. */
     Fact settle(double now, AcConditions on) {
-        if (!bySun && program.source() != SourcePriority.BATTERY_FIRST) {
+        if (!bySun && !program.goesByBattery()) {
             return null;
         }
         toAc.observe(now, enough && isLow(on));

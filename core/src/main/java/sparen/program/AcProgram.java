@@ -62,6 +62,16 @@ public record AcProgram(
         }
     }
 
+    /** Whether the battery's level decides what the loads live on. */
+    public boolean goesByBattery() {
+        return source == SourcePriority.BATTERY_FIRST;
+    }
+
+    /** Whether its voltage does, and not its state of charge. */
+    public boolean goesByVolts() {
+        return goesByBattery() && byStateOfCharge.isEmpty();
+    }
+
     /** Who charges. */
     public enum ChargePriority {
         /** Sun and AC together. */

@@ -49,16 +49,17 @@ public final class DeviceSettings {
 
     /** The plan as the devices hold it: each number they round is what they make of it, equal inverters work as one. */
     public static Plan asSet(Plan plan) {
-        boolean isStacked = plan.site().inverter().flatMap(Inverter::units).isPresent();
-        Plan set = isStacked
-                ? plan.withSite(plan.site().withInverter(plan.site().inverter().map(Inverter::together)))
-                : plan;
+        Plan set = plan;
         for (Setting one : of(plan)) {
             if (one.effective() != one.wanted()) {
                 set = Fields.withAt(set, one.path(), one.effective());
             }
         }
-        return set;
+        // A device holds the numbers of one unit: they are put together last.
+        boolean isStacked = set.site().inverter().flatMap(Inverter::units).isPresent();
+        return isStacked
+                ? set.withSite(set.site().withInverter(set.site().inverter().map(Inverter::together)))
+                : set;
     }
 
     private void add(FittedDevice device) {
@@ -163,11 +164,9 @@ public final class DeviceSettings {
 
     /** Levels between battery and AC that nobody looks at are not set. */
     private static boolean isUsed(AcProgram ac, String field) {
-        boolean byBattery = ac.source() == AcProgram.SourcePriority.BATTERY_FIRST;
         return switch (field) {
-            case "toAcVolts", "toBatteryVolts" ->
-                byBattery && ac.byStateOfCharge().isEmpty();
-            case "levelDelaySeconds" -> byBattery || ac.source() == AcProgram.SourcePriority.SUN_FIRST;
+            case "toAcVolts", "toBatteryVolts" -> ac.goesByVolts();
+            case "levelDelaySeconds" -> ac.goesByBattery() || ac.source() == AcProgram.SourcePriority.SUN_FIRST;
             default -> true;
         };
     }

@@ -23,8 +23,6 @@ final class AcAtWork implements Part {
     final AcConditions conditions = new AcConditions();
     final EngineGenerator[] generators;
     final FeederAtWork[] feeders;
-    /** AC that has been away for so long finds a charger that begins anew (s); judgement, no source. */
-    private static final double AWAY_SECONDS = 60;
     /** When somebody who looks after the place resets a breaker. Common practice, no source. */
     private static final double MORNING_HOUR = 8;
 
@@ -80,7 +78,8 @@ final class AcAtWork implements Part {
 
     /** The charger in the inverter of a site. */
     static ChargeRegulator regulator(Inverter.Charger charger, ChargeProgram program, Site site) {
-        return new ChargeRegulator(program, site.battery().cellsInSeries(), charger.maximumAmperes(), AWAY_SECONDS);
+        return new ChargeRegulator(
+                program, site.battery().cellsInSeries(), charger.maximumAmperes(), AcSide.AWAY_SECONDS);
     }
 
     /** When somebody next comes by in the morning, by the wall clock (s). */

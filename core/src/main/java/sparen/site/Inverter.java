@@ -3,6 +3,7 @@ package sparen.site;
 import java.util.Optional;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.quantity.Unit;
 
 /**
  * An inverter, with or without a charger and a transfer switch to an AC source.
@@ -195,49 +196,23 @@ public record Inverter(
                     "units",
                     count + " equal ones cannot share " + legs + " legs alike: it has to be a multiple of " + legs);
         }
-        Bounds.within("continuousWatts", count * continuousWatts, 0, 100_000);
-        Bounds.within("idleWatts", count * idleWatts, 0, 500);
+        together(count, "continuousWatts", continuousWatts, 100_000);
+        together(count, "continuousVoltAmperes", continuousVoltAmperes, 150_000);
+        together(count, "idleWatts", idleWatts, 500);
+        search.ifPresent(one -> together(count, "search.watts", one.watts(), 200));
+        charger.ifPresent(one -> together(count, "charger.maximumAmperes", one.maximumAmperes(), 1000));
+        transfer.ifPresent(one -> together(count / legs, "transfer.maximumAmperes", one.maximumAmperes(), 1000));
     }
 
-    /** One that stands alone, on one phase. */
-    public Inverter(
-            String id,
-            String name,
-            double acVolts,
-            double continuousWatts,
-            double continuousVoltAmperes,
-            double surgeFactor,
-            double surgeSeconds,
-            double deratingCelsius,
-            double deratingPerKelvin,
-            double idleWatts,
-            double proportionalLoss,
-            double quadraticLoss,
-            Optional<Search> search,
-            DcWindow window,
-            Cable cable,
-            Optional<Charger> charger,
-            Optional<Transfer> transfer) {
-        this(
-                id,
-                name,
-                acVolts,
-                continuousWatts,
-                continuousVoltAmperes,
-                surgeFactor,
-                surgeSeconds,
-                deratingCelsius,
-                deratingPerKelvin,
-                idleWatts,
-                proportionalLoss,
-                quadraticLoss,
-                search,
-                window,
-                cable,
-                charger,
-                transfer,
-                Optional.empty(),
-                Optional.empty());
+    /** Refuses what is within its bounds for one, and not for so many. */
+    private static void together(int count, String field, double each, double most) {
+        if (count * each > most) {
+            Unit unit = Unit.of(field);
+            throw new InvalidQuantity(
+                    field,
+                    count + " times " + unit.format(each) + " is " + unit.format(count * each) + ", above "
+                            + unit.format(most) + " for all together");
+        }
     }
 
     /** The legs of its AC side. */
@@ -256,8 +231,8 @@ public record Inverter(
                 .withContinuousVoltAmperes(count * continuousVoltAmperes)
                 .withContinuousWatts(count * continuousWatts)
                 .withIdleWatts(count * idleWatts)
-                .withSearch(search.map(one ->
-                        new Search(Math.min(200, count * one.watts()), one.leastLoadWatts(), one.intervalSeconds())))
+                .withSearch(
+                        search.map(one -> new Search(count * one.watts(), one.leastLoadWatts(), one.intervalSeconds())))
                 .withCharger(charger.map(one -> new Charger(count * one.maximumAmperes(), one.efficiency())))
                 .withTransfer(transfer.map(one -> one.withMaximumAmperes(onLeg * one.maximumAmperes())));
     }

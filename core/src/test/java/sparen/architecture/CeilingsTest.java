@@ -35,7 +35,7 @@ public class CeilingsTest {
     private static final Map<String, Integer> LONGER = Map.of(
             "Circuit.java", 842,
             "ChargeRegulator.java", 537,
-            "AcSide.java", 418,
+            "AcSide.java", 417,
             "Run.java", 443,
             "BusBalance.java", 385,
             "WeatherReader.java", 410,

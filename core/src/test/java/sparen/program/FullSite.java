@@ -68,7 +68,9 @@ public final class FullSite {
                 new Inverter.DcWindow(22.4, 21.6, 10, 24.5, 33),
                 Cable.copper(70, 1),
                 Optional.of(new Inverter.Charger(40, 0.9)),
-                Optional.of(new Inverter.Transfer(30, 12, true)));
+                Optional.of(new Inverter.Transfer(30, 12, true)),
+                Optional.empty(),
+                Optional.empty());
         Site site = new Site(
                 "full",
                 new Location(60, 10, 0, "UTC"),

@@ -72,11 +72,16 @@ public class AcSideTest {
         House uneven = threeOnThree().load("a", "inverter", new Consumption.ConstantPower(1200));
         Event trip = House.of(uneven.run(60), Event.Kind.AC).get(0);
         assertEquals(trip.seconds(), 5, 1e-6);
-        assertTrue(trip.reason().contains("120 %"), trip.reason());
+        assertEquals(trip.facts().get(0).change(), Change.INVERTER_OVERLOAD);
+        assertEquals(trip.facts().get(0).numbers().get(0).value(), 120, 1e-9, "%");
         InvalidQuantity refused = expectThrows(
                 InvalidQuantity.class,
                 () -> threeOnThree().inverter.orElseThrow().withUnits(Optional.of(4)));
         assertTrue(refused.getMessage().contains("multiple of 3"), refused.getMessage());
+        InvalidQuantity tooMuch = expectThrows(
+                InvalidQuantity.class,
+                () -> threeOnThree().inverter.orElseThrow().withIdleWatts(200.0));
+        assertEquals(tooMuch.getMessage(), "idleWatts: 3 times 200 W is 600 W, above 500 W for all together");
     }
 
     private static House threeOnThree() {
@@ -173,7 +178,9 @@ public class AcSideTest {
                 plain.window(),
                 plain.cable(),
                 plain.charger(),
-                Optional.of(new Inverter.Transfer(30, 12, false)));
+                Optional.of(new Inverter.Transfer(30, 12, false)),
+                Optional.empty(),
+                Optional.empty());
     }
 
     /**

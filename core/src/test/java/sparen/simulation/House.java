@@ -96,7 +96,9 @@ final class House {
                 new Inverter.DcWindow(47, 45, 10, 50, 62),
                 Cable.measured(0.001),
                 Optional.of(new Inverter.Charger(50, 0.9)),
-                Optional.of(new Inverter.Transfer(30, 12, true)));
+                Optional.of(new Inverter.Transfer(30, 12, true)),
+                Optional.empty(),
+                Optional.empty());
     }
 
     House withInverter(double continuousWatts) {
