@@ -10,12 +10,14 @@ import sparen.bench.BenchScript.Turn;
 import sparen.gauge.Gauge;
 import sparen.gauge.Gauge.Acts;
 import sparen.gauge.Gauge.Peg;
+import sparen.gauge.Gauge.Whose;
 import sparen.logic.Signal;
 import sparen.program.NamedSignal;
 import sparen.program.NamedSignal.Kind;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Surroundings;
+import sparen.quantity.InvalidQuantity;
 import sparen.quantity.Standard;
 import sparen.result.Event;
 import sparen.setting.DeviceSettings;
@@ -132,11 +134,8 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
             return pegs.stream().filter(peg -> isWalked(peg, "%") && peg.acts() == acts);
         }
 
-        /** Float follows absorption and has no level to be passed; what only bounds others does not act. */
         private static boolean isWalked(Peg peg, String unit) {
-            boolean acts =
-                    peg.acts() != Acts.HELD || peg.switches() && !peg.path().endsWith("/floatVolts");
-            return peg.unit().equals(unit) && peg.value() > 0 && acts;
+            return peg.unit().equals(unit) && peg.value() > 0 && peg.actsWhenPassed();
         }
 
         private boolean isBelowRest(Peg peg) {
@@ -191,7 +190,7 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
         }
 
         private static boolean hasActed(Peg peg, List<Event> events) {
-            boolean charges = peg.path().startsWith("program/charging/");
+            boolean charges = peg.whose() == Whose.CHARGER;
             return events.stream()
                     .anyMatch(
                             event -> event.subject().equals(peg.at()) && (event.kind() == Event.Kind.STAGE) == charges);
@@ -226,6 +225,11 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
         }
 
         private void turn(NamedSignal signal, double value, double overSeconds) {
+            if (bench.now() > BenchScript.MOST_SECONDS) {
+                throw new InvalidQuantity(
+                        "program",
+                        "its delays and times make the walk longer than the week (604,800 s) that a bench plays");
+            }
             Turn turn = new Turn(bench.now(), signal.id(), value, overSeconds);
             turns.add(turn);
             bench.begin(turn);

@@ -6,6 +6,7 @@ import java.util.Optional;
 import sparen.examined.Tolerance;
 import sparen.gauge.Gauge.Acts;
 import sparen.gauge.Gauge.Peg;
+import sparen.gauge.Gauge.Whose;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.AcProgram.FeedLevels;
@@ -18,6 +19,9 @@ import sparen.site.Inverter;
 /** The levels by which chargers, inverter and AC program go themselves, whatever the outputs do. */
 final class DevicePegs {
     private static final String AT_ITS_TERMINALS = "its terminals";
+    /** It follows absorption: a voltage that passes it makes nothing happen. */
+    private static final String FLOAT = "floatVolts";
+
     private static final double PERCENT = 100;
 
     private final Plan plan;
@@ -41,11 +45,13 @@ final class DevicePegs {
     private final class Of {
         private final String id;
         private final String name;
+        private final Whose whose;
         private final String place;
 
-        Of(String id, String name, String place) {
+        Of(String id, String name, Whose whose, String place) {
             this.id = id;
             this.name = name;
+            this.whose = whose;
             this.place = place;
         }
 
@@ -66,12 +72,14 @@ final class DevicePegs {
                     place + field,
                     id,
                     name,
+                    whose,
                     pair,
                     term,
                     Gauge.VOLTS,
                     volts,
                     1,
                     acts,
+                    !field.equals(FLOAT) && (switches || acts != Acts.HELD),
                     switches,
                     Gauge.DEVIATIONS * Tolerance.METER * volts,
                     0,
@@ -90,12 +98,14 @@ final class DevicePegs {
                     place + field,
                     id,
                     name,
+                    whose,
                     pair,
                     term,
                     Gauge.PERCENT,
                     PERCENT * stateOfCharge,
                     PERCENT,
                     acts,
+                    true,
                     switches,
                     0,
                     0,
@@ -111,13 +121,13 @@ final class DevicePegs {
         ChargeDetails details = charging.details().orElse(ChargeDetails.NONE);
         Optional<Compensation> moves = details.compensation();
         Optional<Compensation> rechargeMoves = moves.filter(Compensation::compensatesRecharge);
-        Of of = new Of(id, plan.site().chargerName(id), "program/charging/" + id + "/");
+        Of of = new Of(id, plan.site().chargerName(id), Whose.CHARGER, "program/charging/" + id + "/");
         of.volts("absorptionVolts", id, "absorption", charging.absorptionVolts(), Acts.HELD, true, moves);
         if (details.resumeVolts().isPresent()) {
             double resume = details.resumeVolts().get();
             of.volts("details/resumeVolts", id, "resume", resume, Acts.FALLING, true, rechargeMoves);
         } else {
-            of.volts("floatVolts", id, "float", charging.floatVolts(), Acts.HELD, true, moves);
+            of.volts(FLOAT, id, "float", charging.floatVolts(), Acts.HELD, true, moves);
             of.volts("rechargeVolts", id, "recharge", charging.rechargeVolts(), Acts.FALLING, true, rechargeMoves);
         }
         details.equalization()
@@ -139,7 +149,7 @@ final class DevicePegs {
     private void add(Inverter inverter) {
         Inverter.DcWindow window = inverter.window();
         String id = inverter.id();
-        Of of = new Of(id, inverter.name(), "site/inverter/window/");
+        Of of = new Of(id, inverter.name(), Whose.INVERTER, "site/inverter/window/");
         of.volts("lowAlarmVolts", id, "low alarm", window.lowAlarmVolts(), Acts.FALLING, false);
         of.volts("lowShutdownVolts", id + "/low", "cut-off", window.lowShutdownVolts(), Acts.FALLING, true);
         of.volts("lowRestartVolts", id + "/low", "restart", window.lowRestartVolts(), Acts.RISING, true);
@@ -147,7 +157,7 @@ final class DevicePegs {
     }
 
     private void add(Inverter inverter, AcProgram program) {
-        Of of = new Of(inverter.id(), inverter.name(), "program/ac/");
+        Of of = new Of(inverter.id(), inverter.name(), Whose.INVERTER, "program/ac/");
         if (program.goesByBattery()) {
             String pair = inverter.id() + "/feeds";
             if (program.byStateOfCharge().isPresent()) {

@@ -61,18 +61,27 @@ public record Gauge(
         HELD
     }
 
+    /** What goes by a level. */
+    public enum Whose {
+        OUTPUT,
+        CHARGER,
+        INVERTER
+    }
+
     /**
      * A level.
      *
      * @param path of its number, as in origins
      * @param at id of the output or charger
      * @param name what the crew calls that
+     * @param whose what that is
      * @param pair levels of one rule share it
      * @param term the trade's term
      * @param unit V for a voltage of the whole bank, % for a state of charge, °C for a temperature
      * @param value as programmed, in that unit
      * @param shownTimes how much of that unit one of the plan's own number is: 100 for a fraction that is shown in %, else 1
      * @param acts when it acts; held where it has no side
+     * @param actsWhenPassed whether something happens when its value is passed; not where it follows, as float does, or only bounds others
      * @param switches whether it moves something, else it tells
      * @param tolerance error of the device that reads it, two standard deviations (V); 0 for what is no voltage
      * @param offsetVolts what its device reads above the true voltage (V)
@@ -85,12 +94,14 @@ public record Gauge(
             String path,
             String at,
             String name,
+            Whose whose,
             String pair,
             String term,
             String unit,
             double value,
             double shownTimes,
             Acts acts,
+            boolean actsWhenPassed,
             boolean switches,
             double tolerance,
             double offsetVolts,
@@ -144,12 +155,14 @@ public record Gauge(
                 placed.path(),
                 placed.output().id(),
                 placed.output().name(),
+                Whose.OUTPUT,
                 placed.output().id() + "/" + placed.slot(),
                 level.term(),
                 role.percent() ? PERCENT : VOLTS,
                 level.value(),
                 1,
                 role.falling() ? Acts.FALLING : Acts.RISING,
+                true,
                 role != Level.Role.WARNING && role != Level.Role.CLEARS,
                 role.percent() ? 0 : DEVIATIONS * Tolerance.METER * level.value(),
                 point.map(SensePoint::offsetVolts).orElse(0.0),
@@ -199,12 +212,14 @@ public record Gauge(
                         PlanFacts.path(output, slot, chip.field().replace('.', '/')),
                         output.id(),
                         output.name(),
+                        Whose.OUTPUT,
                         output.id() + "/" + slot,
                         chip.label(),
                         CELSIUS,
                         chip.value(),
                         1,
                         Acts.HELD,
+                        false,
                         true,
                         0,
                         0,

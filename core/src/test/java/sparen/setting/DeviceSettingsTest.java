@@ -127,6 +127,29 @@ public class DeviceSettingsTest {
         assertEquals(setting(fitted, LVD).effective(), 22.8, 1e-9);
     }
 
+    /** Two inverters whose search takes 2.4 W each: the device holds 2 W of one, and both together take 4 W. */
+    @Test
+    public void whatADeviceHoldsOfOneUnitIsPutTogetherAfterwards() {
+        Plan two = FullSite.site(
+                FullSite.PLAN, "inverter", FullSite.PLAN.site().inverter().map(one -> one.withUnits(Optional.of(2))
+                        .withSearch(one.search().map(search -> Fields.with(search, "watts", 2.4)))));
+        DeviceProfile profile = new DeviceProfile(
+                "box",
+                "Box",
+                0,
+                List.of(),
+                List.of(knob("inverter.search.watts", 1, 0, 20, 1)),
+                List.of(),
+                List.of(),
+                "at once",
+                "read back");
+        FittedDevice device = new FittedDevice(
+                "box", "The box", profile, List.of(), Optional.empty(), Optional.of("inverter"), Optional.empty());
+        Plan fitted = Fields.withAt(two, "program/devices", List.of(device));
+        assertEquals(setting(fitted, "site/inverter/search/watts").enter(), "2");
+        assertEquals((Double) Fields.at(DeviceSettings.asSet(fitted), "site/inverter/search/watts"), 4, 1e-12);
+    }
+
     /** Of coded positions the one with the nearest voltages is taken, whatever its delays. */
     @Test
     public void takesTheNearestCode() {
