@@ -278,6 +278,12 @@ public class PlanApiTest extends OverHttp {
                 .orElseThrow();
         assertEquals(lvd.get("label").asString(), "load off");
         assertEquals(lvd.get("effective").asDouble(), lvd.get("wanted").asDouble(), 0.051);
+        ObjectNode profile = profiles.get(0).deepCopy().asObject();
+        assertEquals(liv.post("/api/device-profiles/check", profile).statusCode(), 200);
+        ((ObjectNode) profile.get("knobs").get(3)).put("setting", "charging.floatVolt");
+        HttpResponse<String> refused = liv.post("/api/device-profiles/check", profile);
+        assertEquals(refused.statusCode(), 422);
+        assertTrue(refused.body().contains("knobs/3/setting"), refused.body());
         device.set("outputs", JSON.createArrayNode().add("nobody"));
         assertEquals(liv.post("/api/reading/hallgrund", plan).statusCode(), 422);
     }

@@ -5,9 +5,9 @@ import java.util.List;
 import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
+import sparen.device.FittedDevice;
 import sparen.examined.PlanFacts;
 import sparen.program.Plan;
-import sparen.quantity.Fields;
 import sparen.quantity.Unit;
 import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
@@ -20,12 +20,14 @@ final class BeyondTheDevice implements Check {
                 .filter(one -> one.problem().isPresent())
                 .toList();
         Map<List<String>, List<Setting>> positions = beyond.stream()
-                .filter(Setting::coded)
+                .filter(one -> one.kind() == Setting.Kind.POSITION)
                 .collect(Collectors.groupingBy(
                         one -> List.of(one.device(), one.at()), LinkedHashMap::new, Collectors.toList()));
         return Stream.concat(
                 positions.values().stream().map(together -> position(plan, together)),
-                beyond.stream().filter(one -> !one.coded()).map(one -> found(plan, one)));
+                beyond.stream()
+                        .filter(one -> one.kind() != Setting.Kind.POSITION)
+                        .map(one -> found(plan, one)));
     }
 
     private static String name(PlanFacts plan, Setting one) {
@@ -49,13 +51,14 @@ final class BeyondTheDevice implements Check {
             finding = finding.number(one.label() + " wanted", one.wanted(), one.planUnit())
                     .number(one.label() + " it sets", one.effective(), one.planUnit());
         }
-        return finding.cure("all as position " + first.enter() + " sets it", changed -> {
+        finding = finding.cure("all as position " + first.enter() + " sets it", changed -> {
             Plan next = changed;
             for (Setting one : together) {
-                next = Fields.withAt(next, one.path(), one.effective());
+                next = DeviceSettings.asSet(next, one);
             }
             return next;
         });
+        return elsewhere(plan, first, finding);
     }
 
     private Finding found(PlanFacts plan, Setting one) {
@@ -67,14 +70,50 @@ final class BeyondTheDevice implements Check {
                         device + " cannot hold " + one.label() + ": "
                                 + one.problem().orElseThrow() + ".")
                 .about(one.path());
-        if (one.effective() == one.wanted()) {
-            return finding;
+        if (one.actsOtherwise() && one.kind() == Setting.Kind.WORD) {
+            finding = finding.cure(
+                    one.label() + " to what it can: " + one.enter(), changed -> DeviceSettings.asSet(changed, one));
+        } else if (one.actsOtherwise()) {
+            Unit unit = Unit.ofPath(one.path());
+            finding = finding.number("wanted", one.wanted(), unit.symbol())
+                    .number("it does", one.effective(), unit.symbol())
+                    .cure(
+                            one.label() + " to what it can: " + unit.format(one.effective()),
+                            changed -> DeviceSettings.asSet(changed, one));
         }
-        Unit unit = Unit.ofPath(one.path());
-        return finding.number("wanted", one.wanted(), unit.symbol())
-                .number("it does", one.effective(), unit.symbol())
-                .cure(
-                        one.label() + " to what it can: " + unit.format(one.effective()),
-                        changed -> Fields.withAt(changed, one.path(), one.effective()));
+        return elsewhere(plan, one, finding);
+    }
+
+    /** The other devices of the site that could carry the output as it is wanted, each a cure. */
+    private static Finding elsewhere(PlanFacts plan, Setting one, Finding finding) {
+        Finding told = finding;
+        for (FittedDevice other : plan.program().devices()) {
+            boolean isFree = other.outputs().size() < other.profile().outputs()
+                    && !other.outputs().contains(one.at());
+            boolean isOutput =
+                    plan.outputs().stream().anyMatch(output -> output.id().equals(one.at()));
+            if (isFree && isOutput) {
+                Plan moved = moved(plan.asWanted(), one.at(), other.id());
+                boolean holds = DeviceSettings.of(moved).stream()
+                        .noneMatch(each ->
+                                each.at().equals(one.at()) && each.problem().isPresent());
+                if (holds) {
+                    told = told.cure(
+                            "carried by " + other.name() + " instead, which can",
+                            changed -> moved(changed, one.at(), other.id()));
+                }
+            }
+        }
+        return told;
+    }
+
+    private static Plan moved(Plan plan, String output, String to) {
+        List<FittedDevice> devices = plan.program().devices().stream()
+                .map(device -> device.withOutputs(Stream.concat(
+                                device.outputs().stream().filter(id -> !id.equals(output)),
+                                device.id().equals(to) ? Stream.of(output) : Stream.empty())
+                        .toList()))
+                .toList();
+        return plan.withProgram(plan.program().withDevices(devices));
     }
 }

@@ -93,7 +93,10 @@ public final class Checks {
             new WindowIgnoresVoltage(),
             new CriticalLoadUnprotected(),
             new BeyondTheDevice(),
-            new HiddenByDevice());
+            new HiddenByDevice(),
+            new HiddenUntilChosen(),
+            new NewerFirmware(),
+            new LinkEndsDiffer());
 
     private static final List<RunCheck> DYNAMIC = List.of(
             new Chattered(),

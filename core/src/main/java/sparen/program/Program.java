@@ -2,6 +2,7 @@ package sparen.program;
 
 import java.util.List;
 import java.util.Optional;
+import sparen.device.DeviceLink;
 import sparen.device.FittedDevice;
 import sparen.quantity.Bounds;
 
@@ -16,6 +17,7 @@ import sparen.quantity.Bounds;
  * @param dismissed findings that are left as they are, with reasons, 0 to 500
  * @param drifted ids of devices that were read back and hold other numbers, 0 to 200
  * @param devices that carry the program, 0 to 50; a setting of what none carries is taken as it is written
+ * @param links data lines between them, 0 to 100
  */
 public record Program(
         List<ChargeProgram> charging,
@@ -25,7 +27,8 @@ public record Program(
         List<String> unsent,
         List<Dismissal> dismissed,
         List<FittedDevice> devices,
-        List<String> drifted)
+        List<String> drifted,
+        List<DeviceLink> links)
         implements ProgramWith {
     public Program {
         charging = List.copyOf(Bounds.present("charging", charging));
@@ -44,6 +47,13 @@ public record Program(
         devices = Bounds.orNone(devices);
         Bounds.within("devices", devices.size(), "devices", 0, 50);
         Bounds.unique("devices", devices.stream().map(FittedDevice::id).toList());
+        links = Bounds.orNone(links);
+        Bounds.within("links", links.size(), "links", 0, 100);
+        Bounds.unique("links", links.stream().map(DeviceLink::id).toList());
+        List<String> fitted = devices.stream().map(FittedDevice::id).toList();
+        links.stream()
+                .flatMap(link -> link.ends().stream())
+                .forEach(end -> Bounds.known("links.ends.fitted", end.fitted(), fitted));
         Bounds.unique(
                 "devices.outputs",
                 devices.stream().flatMap(device -> device.outputs().stream()).toList());
@@ -63,6 +73,6 @@ public record Program(
 
     /** A program with nothing that has to be put back. */
     public Program(List<ChargeProgram> charging, List<Output> outputs, Optional<AcProgram> ac) {
-        this(charging, outputs, ac, List.of(), List.of(), List.of(), List.of(), List.of());
+        this(charging, outputs, ac, List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
     }
 }

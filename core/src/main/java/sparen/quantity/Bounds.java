@@ -128,6 +128,13 @@ public final class Bounds {
         }
     }
 
+    /** Refuses an optional name that is given and blank or longer than 120 characters. */
+    public static Optional<String> name(String field, Optional<String> value) {
+        Optional<String> given = orEmpty(value);
+        given.ifPresent(name -> name(field, name));
+        return given;
+    }
+
     /** Refuses an id that is not 1 to 48 lower-case letters, digits and hyphens, starting with a letter or digit. */
     public static void id(String field, String value) {
         if (value == null || !ID.matcher(value).matches()) {

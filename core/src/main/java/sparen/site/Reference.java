@@ -28,7 +28,7 @@ public enum Reference {
     SENSE_POINT(List.of("sensePoints"), "sensePoint", "backstopSensePoint"),
     MONITOR(List.of("monitors"), "monitor"),
     OUTPUT(List.of("outputs"), "output", "after", "FittedDevice.outputs"),
-    FITTED_DEVICE(List.of("devices"), "unsent", "drifted");
+    FITTED_DEVICE(List.of("devices"), "unsent", "drifted", "fitted");
 
     private final List<String> lists;
     private final List<String> fields;

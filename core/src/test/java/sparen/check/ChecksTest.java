@@ -19,10 +19,19 @@ import java.util.Set;
 import java.util.function.UnaryOperator;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.device.DeviceLink;
 import sparen.device.DeviceProfile;
 import sparen.device.FittedDevice;
 import sparen.device.Hiding;
 import sparen.device.Knob;
+import sparen.device.LinkPart;
+import sparen.device.MenuChoice;
+import sparen.device.NotedKnob;
+import sparen.device.NotedKnobBuilder;
+import sparen.device.NotedValue;
+import sparen.device.NumberKnob;
+import sparen.device.NumberKnobBuilder;
+import sparen.device.Shown;
 import sparen.examined.Cure;
 import sparen.examined.Tolerance;
 import sparen.format.Profile;
@@ -119,20 +128,16 @@ public class ChecksTest {
                                 : Fields.with(Contact.of(kind), component, Optional.of(value)))));
     }
 
-    private static Knob knob(double least, double most, double step) {
-        return new Knob(
-                "voltageDisconnect.lvdVolts",
-                "low",
-                "V",
-                1,
-                least,
-                most,
-                step,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+    private static NumberKnob knob(double least, double most, double step) {
+        return new NumberKnobBuilder()
+                .setting("voltageDisconnect.lvdVolts")
+                .label("low")
+                .unit("V")
+                .ofOurs(1)
+                .least(least)
+                .most(most)
+                .step(step)
+                .build();
     }
 
     /** Two disconnects in one device, of which one hides the other. */
@@ -156,6 +161,62 @@ public class ChecksTest {
                 "read back");
         FittedDevice device = new FittedDevice("box", "box", profile, List.of("radio", "kitchen"), Optional.empty());
         return Fields.withAt(PLAN, "program/devices", List.of(device));
+    }
+
+    /** A box whose float shows only in its expert menu, from firmware 1.10 on: that is newer than 1.4. */
+    private static Plan hybrid(String firmware, String expert) {
+        NotedKnob menu = new NotedKnobBuilder()
+                .id("expert")
+                .label("expert menu")
+                .unit("")
+                .choices(List.of(new MenuChoice("on", "all entries", Map.of()), new MenuChoice("off", "few", Map.of())))
+                .usual("off")
+                .build();
+        NumberKnob floating = knob(20, 30, 0.1)
+                .withSetting("charging.floatVolts")
+                .withShown(Optional.of(new Shown(
+                        Optional.of("1.10"), Optional.empty(), Optional.of(new Shown.OnlyWhen("expert", "on")))));
+        FittedDevice device = new FittedDevice("box", "box", profile(menu, floating), List.of(), Optional.of("mppt"))
+                .withFirmware(Optional.of(firmware))
+                .noting(new NotedValue("expert", expert, Optional.empty()));
+        return Fields.withAt(PLAN, "program/devices", List.of(device));
+    }
+
+    private static DeviceProfile profile(Knob... knobs) {
+        return new DeviceProfile(
+                "box", "box", 2, List.of(), List.of(knobs), List.of(), List.of(), "at once", "read back");
+    }
+
+    private static Plan withDevice(Plan plan, int index, UnaryOperator<FittedDevice> change) {
+        List<FittedDevice> devices = new ArrayList<>(plan.program().devices());
+        devices.set(index, change.apply(devices.get(index)));
+        return Fields.withAt(plan, "program/devices", devices);
+    }
+
+    /** Two boxes on a line; the other has 19,200 baud and address 1. */
+    private static Plan linked(String baud, String address, String other) {
+        DeviceProfile profile =
+                profile(linkPart("baud", LinkPart.Part.SPEED), linkPart("address", LinkPart.Part.ADDRESS));
+        FittedDevice one = new FittedDevice("one", "one", profile, List.of(), Optional.empty())
+                .noting(new NotedValue("baud", baud, Optional.empty()))
+                .noting(new NotedValue("address", address, Optional.empty()));
+        FittedDevice two = new FittedDevice("two", "two", profile, List.of(), Optional.empty())
+                .noting(new NotedValue("baud", "19200", Optional.empty()))
+                .noting(new NotedValue("address", other, Optional.empty()));
+        return PLAN.withProgram(PLAN.program()
+                .withDevices(List.of(one, two))
+                .withLinks(List.of(new DeviceLink(
+                        "line", "line", List.of(new DeviceLink.End("one", "COM"), new DeviceLink.End("two", "COM"))))));
+    }
+
+    private static NotedKnob linkPart(String id, LinkPart.Part part) {
+        return new NotedKnobBuilder()
+                .id(id)
+                .label(id)
+                .unit("")
+                .usual("0")
+                .link(Optional.of(new LinkPart("COM", part)))
+                .build();
     }
 
     private static Plan windows(Plan plan, AcWindow... windows) {
@@ -484,6 +545,15 @@ public class ChecksTest {
             {"HeaterTooWeak", heated(20), Severity.CAUTION},
             {"Drifted", Fields.withAt(PLAN, "program/drifted", List.of("mppt")), Severity.CAUTION},
             {"BeyondTheDevice", fitted(knob(11, 12, 0.1)), Severity.CAUTION},
+            {"HiddenUntilChosen", hybrid("1.4", "off"), Severity.CAUTION},
+            {"NewerFirmware", hybrid("1.4", "on"), Severity.CAUTION},
+            {
+                "NewerFirmware",
+                withDevice(hybrid("1.4", "on"), 0, one -> one.withFirmware(Optional.empty())),
+                Severity.NOTE
+            },
+            {"LinkEndsDiffer", linked("9600", "1", "2"), Severity.CAUTION},
+            {"LinkEndsDiffer", linked("19200", "1", "1"), Severity.CAUTION},
             {"HiddenByDevice", fitted(knob(20, 30, 0.1)), Severity.DANGER},
             {"NotSent", PLAN.withProgram(PLAN.program().withUnsent(List.of("mppt"))), Severity.CAUTION},
             {

@@ -16,6 +16,8 @@ import sparen.device.Code;
 import sparen.device.DeviceProfile;
 import sparen.device.FittedDevice;
 import sparen.device.Knob;
+import sparen.device.NumberKnob;
+import sparen.device.NumberKnobBuilder;
 import sparen.program.FullSite;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
@@ -31,20 +33,16 @@ import sparen.sun.WeatherGenerator;
 public class DeviceSettingsTest {
     private static final String LVD = "program/outputs/radio/protection/lvdVolts";
 
-    private static Knob knob(String setting, double ofOurs, double least, double most, double step) {
-        return new Knob(
-                setting,
-                setting,
-                "",
-                ofOurs,
-                least,
-                most,
-                step,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty());
+    private static NumberKnob knob(String setting, double ofOurs, double least, double most, double step) {
+        return new NumberKnobBuilder()
+                .setting(setting)
+                .label(setting)
+                .unit("")
+                .ofOurs(ofOurs)
+                .least(least)
+                .most(most)
+                .step(step)
+                .build();
     }
 
     /** A device with these knobs for the radio's disconnect and the controller; other settings it takes as they are. */
@@ -60,7 +58,7 @@ public class DeviceSettingsTest {
                 "charging.floatVolts",
                 "charging.rechargeVolts",
                 "charging.rechargeDelaySeconds")) {
-            if (all.stream().noneMatch(one -> one.setting().equals(setting))) {
+            if (all.stream().noneMatch(one -> one.key().equals(setting))) {
                 all.add(knob(setting, 1, 0, 100_000, 0.01));
             }
         }
@@ -80,8 +78,8 @@ public class DeviceSettingsTest {
     /** The radio's LVD is 22.8 V for 30 s on a 24 V bank; absorption 28.8 V. */
     @DataProvider
     private Object[][] knobs() {
-        Knob lvd = knob("voltageDisconnect.lvdVolts", 1, 10, 60, 0.1);
-        Knob delay = knob("voltageDisconnect.lvdDelaySeconds", 60, 0, 30, 1);
+        NumberKnob lvd = knob("voltageDisconnect.lvdVolts", 1, 10, 60, 0.1);
+        NumberKnob delay = knob("voltageDisconnect.lvdDelaySeconds", 60, 0, 30, 1);
         return new Object[][] {
             {"on a step", lvd, LVD, "22.8", 22.8, false},
             {"half volts", lvd.withStep(0.5), LVD, "23", 23.0, false},
@@ -93,7 +91,7 @@ public class DeviceSettingsTest {
         };
     }
 
-    private static Knob relative(Knob lvd) {
+    private static NumberKnob relative(NumberKnob lvd) {
         return lvd.withRelativeTo(Optional.of("charging.absorptionVolts"))
                 .withLeast(-10.0)
                 .withMost(0.0);
@@ -101,7 +99,7 @@ public class DeviceSettingsTest {
 
     @Test(dataProvider = "knobs")
     public void entersWhatTheDeviceWants(
-            String what, Knob knob, String path, String enter, double effective, boolean beyond) {
+            String what, NumberKnob knob, String path, String enter, double effective, boolean beyond) {
         Plan plan = with(FullSite.PLAN, List.of(), knob);
         Setting one = setting(plan, path);
         assertEquals(one.enter(), enter, what);
@@ -143,8 +141,8 @@ public class DeviceSettingsTest {
                 List.of(),
                 "at once",
                 "read back");
-        FittedDevice device = new FittedDevice(
-                "box", "The box", profile, List.of(), Optional.empty(), Optional.of("inverter"), Optional.empty());
+        FittedDevice device = new FittedDevice("box", "The box", profile, List.of(), Optional.empty())
+                .withInverter(Optional.of("inverter"));
         Plan fitted = Fields.withAt(two, "program/devices", List.of(device));
         assertEquals(setting(fitted, "site/inverter/search/watts").enter(), "2");
         assertEquals((Double) Fields.at(DeviceSettings.asSet(fitted), "site/inverter/search/watts"), 4, 1e-12);

@@ -9,6 +9,8 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
+import sparen.device.Knob;
+import sparen.device.NumberKnob;
 import sparen.examined.Cure;
 import sparen.program.Mode;
 import sparen.program.Output;
@@ -42,10 +44,11 @@ public final class Documents {
         Map<String, Class<?>> rules = new LinkedHashMap<>();
         Rules.ALL.forEach(kind -> rules.put(kind.name(), kind.type()));
         all.put(Rule.class, rules);
-        for (Class<?> sealed : List.of(FreeCondition.class, Consumption.class, AcSource.class, Sentence.Part.class)) {
+        for (Class<?> sealed :
+                List.of(FreeCondition.class, Consumption.class, AcSource.class, Knob.class, Sentence.Part.class)) {
             Map<String, Class<?>> named = new TreeMap<>();
             for (Class<?> kind : sealed.getPermittedSubclasses()) {
-                String name = kind.getSimpleName().replace("Chip", "");
+                String name = kind.getSimpleName().replace("Chip", "").replace("Knob", "");
                 named.put(Character.toLowerCase(name.charAt(0)) + name.substring(1), kind);
             }
             all.put(sealed, named);
@@ -63,7 +66,7 @@ public final class Documents {
         builder.addMixIn(Output.class, OlderOutput.class);
         builder.addMixIn(Mode.class, OlderMode.class);
         KINDS.forEach((type, kinds) -> {
-            builder.addMixIn(type, ByKind.class);
+            builder.addMixIn(type, type == Knob.class ? KnobByKind.class : ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
         });
         return builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
@@ -193,6 +196,10 @@ public final class Documents {
         @JsonAlias("AUTOMATIC")
         BY_RULE
     }
+
+    /** Once every entry of a device's menu was a number. */
+    @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind", defaultImpl = NumberKnob.class)
+    public interface KnobByKind {}
 
     /** How kinds are told apart. */
     @JsonTypeInfo(use = JsonTypeInfo.Id.NAME, property = "kind")

@@ -36,7 +36,7 @@ public class DocumentsTest {
     private static final Path DEMO = Path.of("../demo/hallgrund.json");
     /** The numbers that have no unit, or one that depends on what they are compared with or set. */
     private static final Set<String> RATIOS_AND_COUNTS = Set.of(
-            ("alarmStateOfCharge capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction cutOffStateOfCharge efficiency factor"
+            ("alarmStateOfCharge capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction cutOffStateOfCharge efficiency factor factory"
                             + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
                             + " normalValue ofOurs outputs powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
                             + " restartStateOfCharge startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
@@ -237,7 +237,8 @@ public class DocumentsTest {
     private static void assertUsual(Class<?> type, RecordComponent component, JsonNode property) {
         boolean optional = component.getGenericType().getTypeName().matches(".*Optional<java.lang.(Double|Integer)>");
         // A charger's come from UsualCharging, for the battery they are for; a device's own from its maker.
-        boolean elsewhere = List.of("ChargeDetails", "AbsorptionEnd", "Knob").contains(type.getSimpleName());
+        boolean elsewhere =
+                List.of("ChargeDetails", "AbsorptionEnd", "NumberKnob").contains(type.getSimpleName());
         JsonNode usual = property.has("usual") ? property.get("usual") : property.path("usualOf12Volts");
         String where = "usual in docs/schema/plan-1.schema.json, $defs/" + type.getSimpleName() + "/properties/"
                 + component.getName();

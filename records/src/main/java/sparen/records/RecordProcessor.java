@@ -18,6 +18,7 @@ import javax.lang.model.element.ElementKind;
 import javax.lang.model.element.Modifier;
 import javax.lang.model.element.RecordComponentElement;
 import javax.lang.model.element.TypeElement;
+import javax.lang.model.type.DeclaredType;
 import javax.lang.model.type.TypeMirror;
 import javax.lang.model.util.ElementFilter;
 import javax.tools.Diagnostic;
@@ -191,6 +192,12 @@ public final class RecordProcessor extends AbstractProcessor {
         String names = components.stream()
                 .map(one -> "\"" + one.getSimpleName() + "\"")
                 .collect(Collectors.joining(", "));
+        String holds =
+                components.stream().map(one -> held(one.asType()) + ".class").collect(Collectors.joining(", "));
+        String lists = components.stream()
+                .filter(one -> isWhole(one.asType(), "java.util.List"))
+                .map(one -> "\"" + one.getSimpleName() + "\"")
+                .collect(Collectors.joining(", "));
         String read = components.stream()
                 .map(one -> "((" + type + ") it)." + one.getSimpleName() + "()")
                 .collect(Collectors.joining(", "));
@@ -199,8 +206,22 @@ public final class RecordProcessor extends AbstractProcessor {
                 .collect(Collectors.joining(", "));
         return "    private static RecordType " + method + "() {\n        return new RecordType(\n                "
                 + type
-                + ".class,\n                List.of(" + names + "),\n                it -> new Object[] {" + read
+                + ".class,\n                List.of(" + names + "),\n                List.<Class<?>>of(new Class<?>[] {"
+                + holds
+                + "}),\n                java.util.Set.of(" + lists + "),\n                it -> new Object[] {" + read
                 + "},\n                v -> new " + type + "(" + made + "));\n    }\n";
+    }
+
+    /** The type of what is in an optional or a list, else the type itself. */
+    private String held(TypeMirror type) {
+        boolean isAround = isWhole(type, "java.util.Optional") || isWhole(type, "java.util.List");
+        return isAround && type instanceof DeclaredType around
+                ? held(around.getTypeArguments().get(0))
+                : processingEnv.getTypeUtils().erasure(type).toString();
+    }
+
+    private boolean isWhole(TypeMirror type, String name) {
+        return processingEnv.getTypeUtils().erasure(type).toString().equals(name);
     }
 
     private String boxed(TypeMirror type) {

@@ -26,7 +26,7 @@ public class RecordProcessorTest {
             "sparen/quantity/RecordType.java",
             "package sparen.quantity; import java.util.*; import java.util.function.*;"
                     + " public record RecordType(Class<? extends Record> type, List<String> names,"
-                    + " Function<Record, Object[]> values, Function<Object[], Record> make) {}");
+                    + " List<Class<?>> holds, Set<String> lists, Function<Record, Object[]> values, Function<Object[], Record> make) {}");
 
     private static final String BOX =
             """
@@ -56,7 +56,8 @@ public class RecordProcessorTest {
             Object table = made.loadClass("shed.Table").getConstructor().newInstance();
             List<?> all = (List<?>) table.getClass().getMethod("all").invoke(table);
             String told = all.toString();
-            assertTrue(told.contains("shed.Box, names=[name, sides, metres, lids]"), told);
+            assertTrue(told.contains("shed.Box, names=[name, sides, metres, lids],"), told);
+            assertTrue(told.contains("class java.lang.Double, class shed.Box$Lid], lists=[lids]"), told);
             assertTrue(told.contains("shed.Box$Lid, names=[volts]"), told);
             assertFalse(told.contains("Hidden"), "nobody could reach it: " + told);
         }

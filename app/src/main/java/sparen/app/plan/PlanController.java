@@ -36,6 +36,7 @@ import sparen.quantity.Bounds;
 import sparen.revision.Changes;
 import sparen.revision.UsualCharging;
 import sparen.setting.DeviceSettings;
+import sparen.setting.Settables;
 import sparen.setting.Setting;
 import sparen.working.Conductor;
 import sparen.working.Working;
@@ -156,6 +157,19 @@ class PlanController {
     @GetMapping("/api/device-profiles")
     List<DeviceProfile> deviceProfiles() {
         return DeviceProfiles.shipped();
+    }
+
+    /** What of a plan a device can let be set, by the names that kinds of devices use. */
+    @GetMapping("/api/settables")
+    List<Settables.Settable> settables() {
+        return Settables.all();
+    }
+
+    /** Takes a kind of device as it is, or refuses it at the entry that names what no plan has. */
+    @PostMapping("/api/device-profiles/check")
+    DeviceProfile checkProfile(@RequestBody DeviceProfile profile) {
+        Settables.check(profile);
+        return profile;
     }
 
     @PostMapping("/api/reading/{siteId}")
