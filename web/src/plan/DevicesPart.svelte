@@ -6,7 +6,9 @@
   import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import DeviceSheet from './DeviceSheet.svelte';
-  import { Fitting, STATES } from './fitting.svelte';
+  import DeviceFacts from './DeviceFacts.svelte';
+  import DeviceLinks from './DeviceLinks.svelte';
+  import { Fitting, NEW, STATES } from './fitting.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** The program as each device wants it typed in, with what the device then really does. */
@@ -28,8 +30,13 @@
 
   function fit(event: SubmitEvent) {
     event.preventDefault();
-    fitting.fit();
+    const isNew = fitting.kind === NEW;
+    const fitted = fitting.fit();
+    if (isNew) making = fitted;
   }
+
+  /** The device whose kind is being changed. */
+  let making = $state<string>();
 
   const of = (device: FittedDevice) => settings.filter((one) => one.device === device.id);
   const blob = (profile: DeviceProfile) =>
@@ -68,7 +75,8 @@
           <label class="grid gap-1 text-sm text-soft"
             >kind of device
             <select class={FIELD} bind:value={fitting.kind}>
-              {#each fitting.kinds ?? [] as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
+              {#each fitting.offered as one, i (i)}<option value={String(i)}>{one.name}</option>{/each}
+              <option value={NEW}>a new kind, to be made</option>
             </select>
           </label>
           <FileChoice says="or one of your own (JSON)" accept=".json,application/json" take={own} />
@@ -147,12 +155,20 @@
           </select>
           {#if !readonly}<Action onclick={() => fitting.remove(device)} aria-label="Take {device.name} out"
               >Take out</Action
+            >
+            <Action
+              aria-expanded={making === device.id}
+              aria-label="Change the kind of {device.name}"
+              onclick={() => (making = making === device.id ? undefined : device.id)}>Change its kind…</Action
             >{/if}
         </div>
-        <p class="mt-1 text-sm text-soft">
-          Saved {device.profile.saving}; seen by: {device.profile.showing}.
-        </p>
-        <DeviceSheet {plan} {device} rows={of(device)} />
+        <DeviceFacts {editor} {device} {readonly} />
+        {#if making === device.id}
+          {#await import('./ProfileEditor.svelte') then { default: ProfileEditor }}
+            <ProfileEditor {editor} {plan} {device} {readonly} done={() => (making = undefined)} />
+          {/await}
+        {/if}
+        <DeviceSheet {editor} {plan} {device} rows={of(device)} {readonly} />
       </article>
     {:else}
       {#if !fitting.open}
@@ -162,5 +178,6 @@
         </p>
       {/if}
     {/each}
+    <DeviceLinks {editor} {plan} {readonly} />
   </section>
 {/if}

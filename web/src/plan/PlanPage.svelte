@@ -59,6 +59,7 @@
   /** To the place a finding is about: a level on the gauge, an output, or a part on the sketch. */
   function goTo(finding: Finding) {
     if (editor.reading?.gauge.pegs.some((peg) => peg.path === finding.path)) go('levels');
+    else if (finding.path.startsWith('program/devices/')) go('devices');
     else if (plan?.program.outputs.some((output) => output.id === finding.at)) goToOutput(finding.at);
     else {
       about = finding;
@@ -73,6 +74,7 @@
   function goToField(pointer: string) {
     const [, part, list, id] = pointer.split('/');
     if (part === 'program' && list === 'outputs' && id) goToOutput(id);
+    else if (part === 'program' && list === 'devices') go('devices');
     else {
       about = { path: pointer.slice(1), at: (part === 'site' && id) || list || '' };
       go('system');

@@ -9,6 +9,26 @@ export const STATES = [
   ['drifted', 'read back: holds others'],
 ] as const;
 
+/** A kind of device that is still to be made. */
+export const NEW = 'new';
+const EMPTY: DeviceProfile = {
+  id: 'own',
+  name: 'A kind of our own',
+  outputs: 1,
+  rules: [],
+  knobs: [],
+  codes: [],
+  hidings: [],
+  saving: 'at once',
+  showing: 'it is read back',
+};
+
+/** What is wrong with a file, and at which of its entries. */
+function refusalOf(problem: Problem, file: string): string {
+  const said = problem.errors?.map((one) => `${one.pointer.slice(1).replaceAll('/', ' › ')}: ${one.detail}`);
+  return `${file} is refused. ${said?.join('; ') ?? problem.detail ?? ''}`;
+}
+
 /** The devices a program is fitted with, and one that is being fitted. */
 export class Fitting {
   kinds = $state.raw<DeviceProfile[]>();
@@ -24,11 +44,20 @@ export class Fitting {
 
   constructor(private readonly editor: PlanEditor) {}
 
+  /** Kinds that ship, those of one's own that were taken from files, and those that this site's devices carry and no other has. */
+  readonly offered = $derived.by(() => {
+    const all = [...(this.kinds ?? [])];
+    for (const { profile } of this.devices) {
+      if (!all.some((one) => JSON.stringify(one) === JSON.stringify(profile))) all.push(profile);
+    }
+    return all;
+  });
+
   private readonly program = $derived.by(() => this.editor.plan?.program);
   private readonly site = $derived.by(() => this.editor.plan?.site);
   readonly devices = $derived(this.program?.devices ?? []);
   private readonly taken = $derived(this.devices.flatMap((device) => device.outputs ?? []));
-  readonly chosen = $derived(this.kinds?.find((one) => one.id === this.kind));
+  readonly chosen = $derived(this.kind === NEW ? EMPTY : this.offered[Number(this.kind)]);
   /** Outputs that are in no device yet. */
   readonly free = $derived((this.program?.outputs ?? []).filter((one) => !this.taken.includes(one.id)));
   /** Chargers whose setpoints no device holds yet. */
@@ -50,7 +79,8 @@ export class Fitting {
 
   /** Whether the chosen kind has a setting of a part of the plan. */
   sets(...parts: string[]): boolean {
-    return this.chosen?.knobs?.some((one) => parts.includes(one.setting.split('.')[0] ?? '')) ?? false;
+    const isOf = (setting: string) => parts.includes(setting.split('.')[0] ?? '');
+    return this.chosen?.knobs.some((one) => one.kind !== 'noted' && isOf(one.setting)) ?? false;
   }
 
   /** Reads the kinds of devices that are known. */
@@ -58,25 +88,29 @@ export class Fitting {
     const answer = await outcome(api.GET('/api/device-profiles'));
     this.problem = answer.problem;
     this.kinds = answer.data;
-    this.kind ||= this.kinds?.[0]?.id ?? '';
+    this.kind ||= '0';
   }
 
-  /** Takes a kind of device of one's own from a file. */
+  /** Takes a kind of device of one's own from a file, where every entry names what a plan has. */
   async take(file: File) {
+    let read: unknown;
     try {
-      const read = JSON.parse(await file.text()) as DeviceProfile;
-      this.kinds = [...(this.kinds ?? []).filter((one) => one.id !== read.id), read];
-      this.kind = read.id;
-      this.problem = undefined;
+      read = JSON.parse(await file.text());
     } catch (broken) {
       const detail = `${file.name} is not JSON: ${(broken as Error).message}`;
       this.problem = { type: 'about:blank', status: 0, detail };
+      return;
     }
+    const answer = await outcome(api.POST('/api/device-profiles/check', { body: read as DeviceProfile }));
+    this.problem = answer.problem && { ...answer.problem, detail: refusalOf(answer.problem, file.name) };
+    if (!answer.data) return;
+    this.kinds = [...(this.kinds ?? []), answer.data];
+    this.kind = String(this.kinds.length - 1);
   }
 
-  /** Fits the device that was chosen. */
-  fit() {
-    if (!this.chosen) return;
+  /** Fits the device that was chosen; its id. */
+  fit(): string | undefined {
+    if (!this.chosen) return undefined;
     let number = this.devices.length + 1;
     while (this.devices.some((one) => one.id === `device-${number}`)) number++;
     const device: FittedDevice = {
@@ -84,6 +118,7 @@ export class Fitting {
       name: this.name.trim() || this.chosen.name,
       profile: this.chosen,
       outputs: this.outputs,
+      noted: [],
       ...(this.charger === '' ? {} : { charger: this.charger }),
       ...(this.inverter === '' ? {} : { inverter: this.inverter }),
       ...(this.monitor === '' ? {} : { monitor: this.monitor }),
@@ -100,11 +135,12 @@ export class Fitting {
     this.charger = '';
     this.inverter = '';
     this.monitor = '';
+    return device.id;
   }
 
   remove(device: FittedDevice) {
     if (!this.program) return;
-    const { unsent, drifted } = this.program;
+    const { unsent, drifted, links } = this.program;
     this.editor.set(
       ['program'],
       {
@@ -112,6 +148,7 @@ export class Fitting {
         devices: this.devices.filter((one) => one.id !== device.id),
         unsent: without(device, unsent),
         drifted: without(device, drifted),
+        links: (links ?? []).filter((link) => link.ends.every((end) => end.fitted !== device.id)),
       },
       () => `${device.name} carries nothing any more`,
     );

@@ -1,7 +1,7 @@
 import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
-import type { Plan, Reading, Revision } from '../lib/api/api';
+import type { FittedDevice, Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
 import { atPlace, merge, withPlace, type Clash, type Path } from './planPath';
 
@@ -34,6 +34,19 @@ const KEEP_AFTER_MS = 700;
 /** What this browser kept while a mode was still called a wish. */
 const inTodaysWords = (json: string) =>
   json.replaceAll('"wish":"AUTOMATIC"', '"mode":"BY_RULE"').replaceAll('"wish":', '"mode":');
+
+/** Once every entry of a device's menu was a number, and nothing was noted. */
+function withTodaysDevices(plan: Plan): Plan {
+  const devices = plan.program.devices?.map((device) => ({
+    ...{ noted: [] },
+    ...device,
+    profile: {
+      ...device.profile,
+      knobs: device.profile.knobs.map((knob) => ({ ...{ kind: 'number' as const }, ...knob })),
+    },
+  }));
+  return devices ? { ...plan, program: { ...plan.program, devices: devices as FittedDevice[] } } : plan;
+}
 
 /**
  * A plan being edited: what is saved, what has been changed since, and how to go back. Unsaved changes also lie in the browser's
@@ -292,7 +305,8 @@ export class PlanEditor {
     const kept = localStorage.getItem(this.draftKey);
     if (!kept) return undefined;
     try {
-      return JSON.parse(inTodaysWords(kept)) as Draft;
+      const draft = JSON.parse(inTodaysWords(kept)) as Draft;
+      return { ...draft, plan: withTodaysDevices(draft.plan) };
     } catch {
       localStorage.removeItem(this.draftKey);
       this.lost =

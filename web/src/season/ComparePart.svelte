@@ -1,5 +1,6 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
+  import { router } from 'svelte-spa-router';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Plan, Revision } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
@@ -23,6 +24,7 @@
 
   const NOW = -1;
   const WITHOUT_WINDOWS = -2;
+  const AS_WRITTEN = -3;
   /** So many differences stand first. */
   const MOST_TOLD = 5;
   const work = $derived(new LongWork(season.site, 'comparison'));
@@ -32,7 +34,9 @@
   const after = $derived(new RunWindow(season.site, 'after'));
   let revisions = $state.raw<Revision[]>([]);
   /** The revision before the last stands first until another is chosen. */
-  let chosen = $state<number>();
+  let chosen = $state<number | undefined>(
+    new URLSearchParams(router.querystring).has('as-written') ? AS_WRITTEN : undefined,
+  );
   const one = $derived(chosen ?? revisions[1]?.number ?? NOW);
   let other = $state(NOW);
   let problem = $state<Problem>();
@@ -69,9 +73,16 @@
     return withPlace(plan, ['program', 'ac'], { ...ac, charging, windows: [] });
   }
 
+  /** Every number as the plan has it, whatever the devices make of it. */
+  const asWritten = (): Plan => ({
+    ...plan,
+    program: { ...plan.program, devices: [], links: [], unsent: [], drifted: [] },
+  });
+
   async function planOf(number: number): Promise<Plan | undefined> {
     if (number === NOW) return plan;
     if (number === WITHOUT_WINDOWS) return withoutWindows();
+    if (number === AS_WRITTEN) return asWritten();
     const answer = await outcome(
       api.GET('/api/sites/{siteId}/revisions/{number}', {
         params: { path: { siteId: season.site, number } },
@@ -103,6 +114,9 @@
       <option value={NOW}>as it is now, with unsaved changes</option>
       {#if plan.program.ac?.windows?.length}
         <option value={WITHOUT_WINDOWS}>as it is now, without its windows</option>
+      {/if}
+      {#if plan.program.devices?.length}
+        <option value={AS_WRITTEN}>as it is written, whatever its devices make of it</option>
       {/if}
       {#each revisions as rev (rev.number)}
         <option value={rev.number}>revision {rev.number}{rev.name ? `: ${rev.name}` : ''}</option>

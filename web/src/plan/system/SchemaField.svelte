@@ -20,6 +20,7 @@
     type Schema,
   } from './schema';
   import { inOrder } from './parts';
+  import NumberMap from './NumberMap.svelte';
   import Picks from './Picks.svelte';
   import Self from './SchemaField.svelte';
 
@@ -71,8 +72,10 @@
   };
 
   const singular = $derived(label.replace(/s$/, ''));
-  const entryName = (entry: unknown, i: number) =>
-    (entry as { name?: string }).name ?? `${singular} ${String(i + 1)}`;
+  const entryName = (entry: unknown, i: number) => {
+    const named = entry as { name?: string; code?: string };
+    return named.name ?? named.code ?? `${singular} ${String(i + 1)}`;
+  };
 
   function set(next: unknown) {
     const say = (before: unknown, after: unknown) => `${label} of ${of} ${told(before)} → ${told(after)}`;
@@ -247,6 +250,14 @@
           >
         {:else}<span class="text-soft">none to choose</span>{/each}
       </div>
+    {:else if schema.additionalProperties}
+      <NumberMap
+        label="{label} of {of}"
+        value={(value ?? {}) as Record<string, number>}
+        names="settables"
+        {readonly}
+        change={set}
+      />
     {:else if picks}
       <Picks
         label="{label} of {of}"
@@ -263,6 +274,7 @@
         aria-label="{label} of {of}"
         aria-invalid={error ? 'true' : undefined}
         aria-describedby={error ? errorId : undefined}
+        list={schema.offers}
         value={list ? ((value ?? []) as unknown[]).join(', ') : String(value ?? '')}
         onchange={(event: Event) => {
           const text = (event.currentTarget as HTMLInputElement).value;

@@ -12,6 +12,8 @@ export interface Schema {
   const?: string;
   oneOf?: Schema[];
   items?: Schema;
+  /** Of numbers by names. */
+  additionalProperties?: Schema | boolean;
   properties?: Record<string, Schema>;
   required?: string[];
   /** What a form calls the field, and its unit. */
@@ -24,6 +26,8 @@ export interface Schema {
   share?: boolean;
   /** What is absent counts as yes. */
   yesByItself?: boolean;
+  /** Id of a list on the page that has what a text can be. */
+  offers?: string;
   /** The lists in which the part can stand whose id the field is, of the site or the program. */
   refersTo?: string[];
   description?: string;
@@ -72,6 +76,7 @@ export function beginning(raw: Schema, plan: Plan, whole = raw): unknown {
   if (schema.oneOf) return beginning(schema.oneOf[0] ?? {}, plan);
   if (schema.const !== undefined) return schema.const;
   if (schema.enum) return schema.enum[0];
+  if (schema.additionalProperties && !schema.properties) return {};
   if (schema.type === 'object' || schema.properties) {
     const required = schema.required ?? [];
     return Object.fromEntries(

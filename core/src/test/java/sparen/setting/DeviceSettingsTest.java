@@ -189,6 +189,29 @@ public class DeviceSettingsTest {
         assertTrue(DeviceSettings.asSet(FullSite.PLAN) == FullSite.PLAN, "without devices nothing is touched");
     }
 
+    /** What one device of a site cannot hold and another with a free output can: to carry it there is a cure, and leaves nothing to find. */
+    @Test
+    public void anotherDeviceOfTheSiteThatCanIsACure() {
+        Plan plan = with(FullSite.PLAN, List.of(), knob("voltageDisconnect.lvdVolts", 1, 10, 20, 0.1));
+        FittedDevice able = with(FullSite.PLAN, List.of()).program().devices().get(0);
+        FittedDevice other = able.withId("other")
+                .withName("Other box")
+                .withOutputs(List.of())
+                .withCharger(Optional.empty());
+        Plan both = Fields.withAt(
+                plan, "program/devices", List.of(plan.program().devices().get(0), other));
+        Finding found = Checks.of(both, Map.of()).stream()
+                .filter(one -> one.check().equals("BeyondTheDevice") && one.at().equals("radio"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(found.cures().get(1).says(), "carried by Other box instead, which can");
+        Plan moved = found.cures().get(1).change().apply(both);
+        assertEquals(moved.program().devices().get(1).outputs(), List.of("radio"));
+        assertTrue(Checks.of(moved, Map.of()).stream()
+                .noneMatch(
+                        one -> one.check().equals("BeyondTheDevice") && one.at().equals("radio")));
+    }
+
     /** A level rounded past reconnection is found by the checks, though the plan as written is clean. */
     @Test
     public void checksAndRunsSeeTheRoundedNumbers() {

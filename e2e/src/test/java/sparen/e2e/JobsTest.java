@@ -7,6 +7,8 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.Media;
+import com.microsoft.playwright.options.SelectOption;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -82,6 +84,45 @@ public class JobsTest extends BrowserTest {
         assertThat(page.locator("header")).containsText(": saved");
     }
 
+    /**
+     * Fits a device, of which it holds whatever it can, and reads its sheet as it comes out of the printer: at an entry of its menu
+     * stands what is to be entered.
+     */
+    private static void printed(Page page, String kind, String charger, String output, String... enter) {
+        page.keyboard().press("Escape");
+        link(page, "Plan").click();
+        link(page, "Devices").click();
+        button(page, "Fit a device").click();
+        Locator form = page.getByRole(AriaRole.FORM, new Page.GetByRoleOptions().setName("Fit a device"));
+        form.getByLabel("kind of device").selectOption(new SelectOption().setLabel(kind));
+        form.getByLabel("what the crew calls it").fill(kind);
+        if (!output.isEmpty()) {
+            form.getByLabel(output, new Locator.GetByLabelOptions().setExact(true))
+                    .check();
+        }
+        if (!charger.isEmpty()) {
+            form.getByLabel("charger whose").selectOption(new SelectOption().setLabel(charger));
+        }
+        for (String holds : List.of("inverter whose", "monitor whose")) {
+            if (form.getByLabel(holds).count() == 1) {
+                form.getByLabel(holds).selectOption(new SelectOption().setIndex(1));
+            }
+        }
+        button(page, "Fit it").click();
+        save(page);
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.PRINT));
+        Locator sheet = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName(kind));
+        for (String entry : enter) {
+            String[] both = entry.split(": ");
+            Locator row = sheet.getByRole(AriaRole.ROW)
+                    .filter(new Locator.FilterOptions()
+                            .setHas(page.getByText(both[0], new Page.GetByTextOptions().setExact(true))));
+            assertThat(row.first()).containsText(both[1]);
+        }
+        assertThat(sheet.getByText("Copy as text")).isHidden();
+        page.emulateMedia(new Page.EmulateMediaOptions().setMedia(Media.SCREEN));
+    }
+
     private static double number(Locator cell) {
         return Double.parseDouble(cell.innerText().replaceAll("[^0-9.−-]", "").replace("−", "-"));
     }
@@ -138,6 +179,14 @@ public class JobsTest extends BrowserTest {
             page.getByLabel("Events of").selectOption("of " + charger);
             assertThat(events).containsText("stops charging");
         }
+        printed(
+                page,
+                "Battery monitor with one relay",
+                "",
+                "Output 4",
+                "low temperature: 4 °C",
+                "shunt current: 500 A",
+                "relay contact: rests open");
     }
 
     /**
@@ -216,6 +265,25 @@ public class JobsTest extends BrowserTest {
                 .getByRole(AriaRole.CELL);
         assertEquals(number(given.first()), 0.0, "without windows nothing goes out");
         assertTrue(number(given.nth(1)) > 10_000, given.nth(1).innerText());
+        printed(
+                page,
+                "All-in-one hybrid with a numbered menu",
+                "Inverter",
+                "",
+                "charge order: TIME",
+                "time 1 from: 0 h",
+                "time 1 to: 6 h",
+                "time 1 charge: 95 %",
+                "time 2 from: 17 h",
+                "time 2 to: 20 h",
+                "time 2 charge: 70 %",
+                "time 2 power: 800 W",
+                "time 1 is for: IN",
+                "time 2 is for: OUT",
+                "time 2 to the grid: YES",
+                "standard of the country: 0");
+        // Set to an island it gives nothing to a grid, whatever is entered: it has to be told which country it stands
+        // in.
     }
 
     /**
@@ -269,6 +337,25 @@ public class JobsTest extends BrowserTest {
         assertTrue(starts > 3, "it is called by volts: " + starts);
         // Called late in the evening with half an hour at least, it runs on: that is told.
         assertThat(page.locator("main")).containsText("ran on into its quiet hours");
+
+        printed(
+                page,
+                "Inverter/charger with two programmable relays",
+                "Inverter",
+                "Generator start",
+                "AC input limit: 7 A",
+                "absorption time: 90 min",
+                "or on at: 37.9 V",
+                "quiet from: 22 h",
+                "relay does: generator");
+        printed(
+                page,
+                "Staged charge controller with one auxiliary output",
+                "Charge controller",
+                "",
+                "absorb time: 25 × 0.1 h",
+                "equalization every: 30 d");
+        printed(page, "Battery monitor with one relay", "", "", "capacity: 200 Ah");
 
         // At the generator, with a phone: a later hour of rest and a lower input limit, kept; what is open on the desk
         // learns of it.
@@ -348,6 +435,17 @@ public class JobsTest extends BrowserTest {
         link(page, "Season").click();
         page.getByLabel("Events of").selectOption("of Inverter");
         assertThat(events).containsText("the loads go to AC for 3 min");
+        printed(
+                page,
+                "All-in-one hybrid with a numbered menu",
+                "Inverter",
+                "",
+                "AC input limit: 6 A",
+                "to AC below: 40 %",
+                "back to battery above: 70 %",
+                "feed order: BAT",
+                "overload to AC: on",
+                "AC taken from: 205 V");
     }
 
     /**
@@ -404,5 +502,15 @@ public class JobsTest extends BrowserTest {
         link(page, "Bench").click();
         button(page, "Walk once down and up").click();
         assertThat(story).containsText("stops charging: 30.1 V or more");
+        printed(
+                page,
+                "Staged charge controller with one auxiliary output",
+                "Charge controller",
+                "Load disconnect",
+                "over-voltage stop: 30.1 V",
+                "over-voltage release: 29 V",
+                "equalization: 29.4 V",
+                "equalization time: 60 min",
+                "auxiliary function: disconnect");
     }
 }
