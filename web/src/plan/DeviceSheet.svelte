@@ -61,9 +61,9 @@
 {#snippet does({ first, all }: Row)}{#each all as one (one.path)}<span class="block"
       >{#if first.kind === 'POSITION'}<span class="font-sans text-sm text-soft">{one.label}</span>
       {/if}{#if one.kind === 'NOTED'}<span class="font-sans text-sm [word-spacing:normal] text-soft"
-          >{one.wantedWord === undefined
+          >{!device.noted.some((given) => one.path.endsWith(`/noted/${given.id}/value`))
             ? 'usual; nobody has looked'
-            : one.wantedWord === one.enter
+            : (one.wantedWord ?? one.enter) === one.enter
               ? ''
               : one.wantedWord}</span
         >{:else if one.enter !== ''}{told(

@@ -73,7 +73,10 @@
     aria-label="Remark on {label}, in words"
     maxlength="300"
     value={given?.remark ?? ''}
-    onchange={(event) => note({ remark: event.currentTarget.value })}
+    onchange={(event) => {
+      note({ remark: event.currentTarget.value });
+      remarking = false;
+    }}
   />
 {:else if given?.remark}
   <span class="block text-left font-sans text-sm font-normal [word-spacing:normal] text-soft"

@@ -26,6 +26,7 @@ const setting = (more: Partial<Setting>): Setting => ({
   planUnit: 's',
   wanted: 5400,
   effective: 5400,
+  step: 60,
   assumed: false,
   hidden: false,
   ...more,

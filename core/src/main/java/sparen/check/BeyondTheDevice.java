@@ -16,7 +16,7 @@ import sparen.setting.Setting;
 final class BeyondTheDevice implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
-        List<Setting> beyond = DeviceSettings.of(plan.asWanted()).stream()
+        List<Setting> beyond = plan.settings().stream()
                 .filter(one -> one.problem().isPresent())
                 .toList();
         Map<List<String>, List<Setting>> positions = beyond.stream()

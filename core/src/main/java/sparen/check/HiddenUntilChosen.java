@@ -1,37 +1,41 @@
 package sparen.check;
 
+import java.util.List;
 import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.device.FittedDevice;
 import sparen.device.NotedValue;
+import sparen.device.Shown;
 import sparen.device.Shown.OnlyWhen;
 import sparen.examined.PlanFacts;
 import sparen.program.Plan;
-import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
 
 /** Entries of a device that cannot be reached until something else is chosen in it: one finding for each thing that is to be chosen. */
 final class HiddenUntilChosen implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
-        return plan.program().devices().stream().flatMap(device -> look(plan.asWanted(), device));
+        return plan.program().devices().stream()
+                .flatMap(device -> look(
+                        device,
+                        plan.settings().stream()
+                                .filter(one -> one.device().equals(device.id()) && one.hidden())
+                                .toList()));
     }
 
-    private Stream<Finding> look(Plan plan, FittedDevice device) {
-        return DeviceSettings.of(plan).stream()
-                .filter(one -> one.device().equals(device.id()) && one.hidden() && one.kind() != Setting.Kind.NOTED)
-                .map(one -> one.shown().orElseThrow().onlyWhen().orElseThrow())
+    private Stream<Finding> look(FittedDevice device, List<Setting> hidden) {
+        return hidden.stream()
+                .filter(one -> one.kind() != Setting.Kind.NOTED)
+                .flatMap(one -> one.shown().flatMap(Shown::onlyWhen).stream())
                 .distinct()
-                .map(when -> found(device, when, hidden(plan, device, when)));
+                .map(when -> found(device, when, labels(hidden, when)));
     }
 
-    private static String hidden(Plan plan, FittedDevice device, OnlyWhen when) {
+    private static String labels(List<Setting> hidden, OnlyWhen when) {
         return String.join(
                 ", ",
-                DeviceSettings.of(plan).stream()
-                        .filter(one -> one.device().equals(device.id()) && one.hidden())
-                        .filter(one ->
-                                one.shown().flatMap(shown -> shown.onlyWhen()).equals(Optional.of(when)))
+                hidden.stream()
+                        .filter(one -> one.shown().flatMap(Shown::onlyWhen).equals(Optional.of(when)))
                         .map(Setting::label)
                         .distinct()
                         .toList());

@@ -7,18 +7,16 @@ import sparen.device.Firmware;
 import sparen.device.FittedDevice;
 import sparen.device.Shown;
 import sparen.examined.PlanFacts;
-import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
 
 /** Settings of the plan that a device has only from a firmware on that is newer than its own, or that nobody has read yet. */
 final class NewerFirmware implements Check {
     @Override
     public Stream<Finding> look(PlanFacts plan) {
-        List<Setting> all = DeviceSettings.of(plan.asWanted());
         return plan.program().devices().stream()
                 .flatMap(device -> found(
                         device,
-                        all.stream()
+                        plan.settings().stream()
                                 .filter(one -> one.device().equals(device.id()) && isBeyond(device, one))
                                 .toList())
                         .stream());

@@ -21,6 +21,7 @@ import sparen.program.Rule;
 import sparen.program.Surroundings;
 import sparen.quantity.Standard;
 import sparen.setting.DeviceSettings;
+import sparen.setting.Setting;
 import sparen.site.BatteryBank;
 import sparen.site.ChargeController;
 import sparen.site.Inverter;
@@ -36,6 +37,7 @@ public final class PlanFacts {
 
     private final Plan plan;
     private final Plan wanted;
+    private final List<Setting> settings;
     private final Map<String, Profile> profiles;
     private final List<LevelOfOutput> levels = new ArrayList<>();
     private final BatteryModel battery;
@@ -60,21 +62,13 @@ public final class PlanFacts {
 
     public PlanFacts(Plan plan, Map<String, Profile> profiles) {
         wanted = plan;
-        this.plan = DeviceSettings.asSet(plan);
+        settings = DeviceSettings.of(plan);
+        this.plan = DeviceSettings.asSet(plan, settings);
         this.profiles = profiles;
         battery = BatteryModel.of(plan.site().battery());
-        for (Output output : this.plan.program().outputs()) {
-            output.automatic().ifPresent(rule -> place(output, "automatic", rule));
-            output.protection().ifPresent(rule -> place(output, "protection", rule));
-        }
-    }
-
-    private void place(Output output, String slot, Rule rule) {
-        for (Level level : rule.levels()) {
-            if (level.value() > 0) {
-                levels.add(new LevelOfOutput(output, slot, rule, level));
-            }
-        }
+        rules().forEach(at -> at.rule().levels().stream()
+                .filter(level -> level.value() > 0)
+                .forEach(level -> levels.add(new LevelOfOutput(at.output(), at.slot(), at.rule(), level))));
     }
 
     /** The plan as the devices that carry it hold it. */
@@ -85,6 +79,11 @@ public final class PlanFacts {
     /** The plan as it is written, before any device has rounded it. */
     public Plan asWanted() {
         return wanted;
+    }
+
+    /** What is entered in the devices that carry it, device by device. */
+    public List<Setting> settings() {
+        return settings;
     }
 
     /** The consumption profiles that its loads name. */

@@ -28,8 +28,9 @@ import sparen.site.BatteryMonitor;
 final class DeviceMenu {
     private static final String AC = "ac";
     private static final String CHARGING = "charging";
+    private static final String OUTPUT = "output";
     /** Of these a device lets be set what it has a setting for; the rest is what they are. */
-    private static final Set<String> HARDWARE = Set.of("inverter", "monitor");
+    private static final Set<String> HARDWARE = Set.of("inverter", "monitor", OUTPUT);
 
     private final Plan plan;
     private final FittedDevice device;
@@ -88,6 +89,7 @@ final class DeviceMenu {
             if (device.outputs().contains(output.id())) {
                 output.automatic().ifPresent(rule -> rule(output, "automatic", rule));
                 output.protection().ifPresent(rule -> rule(output, "protection", rule));
+                part(output.id(), OUTPUT, "program/outputs/" + output.id(), output);
             }
         }
     }
@@ -159,7 +161,9 @@ final class DeviceMenu {
     /** The choices of a part of the plan that the device has an entry for; also those the plan says nothing of. */
     private void words(String at, String kind, String path, Record holder) {
         for (Knob knob : device.profile().knobs()) {
-            if (knob instanceof WordKnob word && word.setting().startsWith(kind + ".")) {
+            if (knob instanceof WordKnob word
+                    && word.setting().startsWith(kind + ".")
+                    && !word.setting().equals(Settables.FUNCTION)) {
                 String field = word.setting().substring(kind.length() + 1).replace('.', '/');
                 int above = field.lastIndexOf('/');
                 Object value = Fields.at(holder, field);

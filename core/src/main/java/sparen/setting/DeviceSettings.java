@@ -21,8 +21,13 @@ public final class DeviceSettings {
 
     /** The plan as the devices hold it: each number they round or force is what they make of it, equal inverters work as one. */
     public static Plan asSet(Plan plan) {
+        return asSet(plan, of(plan));
+    }
+
+    /** The same from its settings. */
+    public static Plan asSet(Plan plan, List<Setting> settings) {
         Plan set = plan;
-        for (Setting one : of(plan)) {
+        for (Setting one : settings) {
             if (one.actsOtherwise()) {
                 set = asSet(set, one);
             }
@@ -40,6 +45,24 @@ public final class DeviceSettings {
                 ? constant(Fields.at(plan, one.path()), one.effectiveWord().orElseThrow())
                 : one.effective();
         return Fields.withAt(plan, one.path(), effective);
+    }
+
+    /**
+     * A changed plan with each number that was changed on a step of its device, never short of what was wanted: up where it went up, down
+     * where it went down. What the device cannot hold stays as it is.
+     */
+    public static Plan onSteps(Plan before, Plan changed) {
+        Plan stepped = changed;
+        for (Setting one : of(changed)) {
+            Object was = Fields.at(before, one.path());
+            boolean isRounded = one.problem().isEmpty() && one.step() > 0 && one.effective() != one.wanted();
+            if (isRounded && was instanceof Double old && old != one.wanted()) {
+                boolean isShort = (one.effective() - one.wanted()) * (one.wanted() - old) < 0;
+                double next = one.effective() + Math.signum(one.wanted() - old) * one.step();
+                stepped = Fields.withAt(stepped, one.path(), isShort ? Math.rint(next * 1e6) / 1e6 : one.effective());
+            }
+        }
+        return stepped;
     }
 
     /** A word of a plan as the constant it stands for, of the same sort as another. */

@@ -36,7 +36,8 @@ final class Entries {
                 .unit("")
                 .planUnit("")
                 .wanted(0)
-                .effective(0);
+                .effective(0)
+                .step(0);
     }
 
     private SettingBuilder entry(Setting.Kind kind, String at, String path, Knob knob) {
@@ -92,6 +93,7 @@ final class Entries {
                 .planUnit(Unit.ofPath(path).symbol())
                 .wanted(wanted)
                 .effective(same ? wanted : tidy(number * knob.ofOurs() / scale + base))
+                .step(knob.step() * knob.ofOurs() / scale)
                 .assumed(knob.assumed().orElse(false))
                 .factory(knob.factory().map(Bounds::number))
                 .problem(

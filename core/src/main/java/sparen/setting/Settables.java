@@ -14,6 +14,7 @@ import sparen.device.NotedKnob;
 import sparen.device.WordKnob;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
+import sparen.program.Output;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
 import sparen.quantity.Bounds;
@@ -47,6 +48,7 @@ public final class Settables {
         parts.put("ac", AcProgram.class);
         parts.put("inverter", Inverter.class);
         parts.put("monitor", BatteryMonitor.class);
+        parts.put("output", Output.class);
         Rules.ALL.forEach(kind -> parts.put(kind.name(), kind.type()));
         return parts;
     }

@@ -17,6 +17,7 @@ import sparen.device.Shown;
  * @param planUnit of wanted and effective; empty for a ratio
  * @param wanted the plan's number, in planUnit; 0 for what is no number
  * @param effective what the device makes of it, in planUnit
+ * @param step between two numbers that it takes, in planUnit; 0 where it takes no other, and for what is no number
  * @param wantedWord what the plan has chosen, as in documents, or what is noted means; absent for a number, and for what nobody has noted
  * @param effectiveWord what the device makes of it; absent for a number
  * @param needs what must be set or enabled first; absent for nothing
@@ -39,6 +40,7 @@ public record Setting(
         String planUnit,
         double wanted,
         double effective,
+        double step,
         Optional<String> wantedWord,
         Optional<String> effectiveWord,
         Optional<String> needs,

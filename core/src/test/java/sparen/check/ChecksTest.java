@@ -661,7 +661,7 @@ public class ChecksTest {
                 .orElseThrow(() -> new AssertionError(check + " is silent: " + find(plan)));
         assertEquals(found.severity(), severity);
         for (Cure cure : found.cures()) {
-            List<Finding> after = find(cure.change().apply(plan));
+            List<Finding> after = find(cure.apply(plan));
             assertTrue(
                     after.stream()
                             .noneMatch(
@@ -813,7 +813,7 @@ public class ChecksTest {
                 .orElseThrow();
         assertEquals(finding.compared().get(2).value(), 38.08, 0.01);
         assertEquals(finding.compared().get(3).value(), 43.86, 0.01);
-        Plan cured = finding.cures().get(0).change().apply(plan);
+        Plan cured = finding.cures().get(0).apply(plan);
         assertEquals(
                 cured.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes), Optional.of(44.0));
         assertFalse(names(cured).contains("ClippedByCurrent"));
@@ -829,7 +829,7 @@ public class ChecksTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(finding.compared().get(4).value(), 596.6, 0.1);
-        Plan cured = finding.cures().get(0).change().apply(plan);
+        Plan cured = finding.cures().get(0).apply(plan);
         assertEquals(
                 cured.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes), Optional.of(20.0));
     }
@@ -889,7 +889,7 @@ public class ChecksTest {
                 .filter(one -> one.check().equals("HysteresisAgainstSag"))
                 .findFirst()
                 .orElseThrow();
-        RunResult cured = run(finding.cures().get(0).change().apply(fast), 86_400);
+        RunResult cured = run(finding.cures().get(0).apply(fast), 86_400);
         assertTrue(cured.events().stream().noneMatch(event -> event.kind() == Event.Kind.CHATTER));
     }
 

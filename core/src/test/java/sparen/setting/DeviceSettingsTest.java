@@ -18,6 +18,8 @@ import sparen.device.FittedDevice;
 import sparen.device.Knob;
 import sparen.device.NumberKnob;
 import sparen.device.NumberKnobBuilder;
+import sparen.examined.Cure;
+import sparen.program.DeviceClock;
 import sparen.program.FullSite;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
@@ -189,6 +191,30 @@ public class DeviceSettingsTest {
         assertTrue(DeviceSettings.asSet(FullSite.PLAN) == FullSite.PLAN, "without devices nothing is touched");
     }
 
+    /** From 22.8 V, on a device with steps of 0.1 V: never short of what a cure wants, and what it leaves alone stays. */
+    @DataProvider
+    private Object[][] changes() {
+        return new Object[][] {{23.13, 23.2}, {23.17, 23.2}, {22.66, 22.6}, {22.61, 22.6}, {23.1, 23.1}};
+    }
+
+    @Test(dataProvider = "changes")
+    public void aCureIsOnTheStepsOfTheDevice(double wanted, double programmed) {
+        Plan plan = with(FullSite.PLAN, List.of(), knob("voltageDisconnect.lvdVolts", 1, 10, 60, 0.1));
+        Cure cure = new Cure("LVD", one -> Fields.withAt(one, LVD, wanted));
+        assertEquals((Double) Fields.at(cure.apply(plan), LVD), programmed, 1e-9);
+        assertEquals((Double) Fields.at(cure.apply(FullSite.PLAN), LVD), wanted, 0.0, "no device, no steps");
+    }
+
+    /** The numbers of an output itself, such as its lockout, are entered in the device that switches it. */
+    @Test
+    public void anOutputHasEntriesOfItsOwn() {
+        Plan plan = Fields.withAt(
+                with(FullSite.PLAN, List.of(), knob("output.clock.offsetSeconds", 60, -60, 60, 1)),
+                "program/outputs/radio/clock",
+                new DeviceClock(120, 0, false));
+        assertEquals(setting(plan, "program/outputs/radio/clock/offsetSeconds").enter(), "2");
+    }
+
     /** What one device of a site cannot hold and another with a free output can: to carry it there is a cure, and leaves nothing to find. */
     @Test
     public void anotherDeviceOfTheSiteThatCanIsACure() {
@@ -205,7 +231,7 @@ public class DeviceSettingsTest {
                 .findFirst()
                 .orElseThrow();
         assertEquals(found.cures().get(1).says(), "carried by Other box instead, which can");
-        Plan moved = found.cures().get(1).change().apply(both);
+        Plan moved = found.cures().get(1).apply(both);
         assertEquals(moved.program().devices().get(1).outputs(), List.of("radio"));
         assertTrue(Checks.of(moved, Map.of()).stream()
                 .noneMatch(

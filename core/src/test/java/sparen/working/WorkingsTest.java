@@ -134,8 +134,7 @@ public class WorkingsTest {
     /** What a sum enters is what it found, and entering it changes nothing else of the site. */
     @Test
     public void entersWhatItFound() {
-        Plan taken =
-                work(PLAN, "HysteresisFromSag").takes().orElseThrow().change().apply(PLAN);
+        Plan taken = work(PLAN, "HysteresisFromSag").takes().orElseThrow().apply(PLAN);
         double found = work(PLAN, "HysteresisFromSag").value();
         assertEquals(
                 taken.program()
@@ -148,11 +147,7 @@ public class WorkingsTest {
                         .value(),
                 found);
         assertEquals(taken.site(), PLAN.site());
-        Plan ceiling = work(PLAN, "ChargeCurrentCeiling")
-                .takes()
-                .orElseThrow()
-                .change()
-                .apply(PLAN);
+        Plan ceiling = work(PLAN, "ChargeCurrentCeiling").takes().orElseThrow().apply(PLAN);
         assertEquals(
                 ceiling.program().charging().get(0).details().flatMap(ChargeDetails::maximumAmperes),
                 Optional.of(60.0));

@@ -43,7 +43,7 @@ public class CuresTest {
 
     @Test(dataProvider = "cures")
     public void aCureSaysWhatItDoesAndClearsItsFinding(Plan plan, Finding finding, Cure cure) throws Exception {
-        Plan cured = cure.change().apply(plan);
+        Plan cured = cure.apply(plan);
         List<Changes.Change> changes = Changes.between(plan, cured);
         assertFalse(changes.isEmpty(), cure.says());
         for (Changes.Change change : changes) {

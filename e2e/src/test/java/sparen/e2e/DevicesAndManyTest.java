@@ -43,6 +43,12 @@ public class DevicesAndManyTest extends BrowserTest {
         assertThat(page.locator("[data-finding=BeyondTheDevice]").first())
                 .containsText("Grey box has no position that sets all of this");
         assertThat(page.locator("[data-finding=Drifted]")).containsText("holds other numbers");
+        page.locator("[data-finding=BeyondTheDevice]")
+                .first()
+                .getByText("What that does, both on the tape")
+                .click();
+        assertThat(page.getByLabel("plan").first().locator("option:checked"))
+                .hasText("as it is written, whatever its devices make of it");
         page.navigate(address() + "/#/site/hallgrund/plan/devices");
         button(page, "Take Grey box out").click();
         assertThat(page.getByText("No device is fitted")).isVisible();

@@ -144,7 +144,7 @@ class ChangesController {
         return Stream.concat(cures, workings)
                 .filter(cure -> cure.says().equals(proposed.says()))
                 .findFirst()
-                .map(cure -> new ChangedPlan(cure.change().apply(proposed.plan())))
+                .map(cure -> new ChangedPlan(cure.apply(proposed.plan())))
                 .orElseThrow(() -> Refusal.notFound("A change that says \"" + proposed.says() + "\""));
     }
 
