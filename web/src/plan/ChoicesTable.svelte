@@ -31,71 +31,69 @@
   }
 </script>
 
-<table class="w-full text-left">
-  <thead class="text-sm text-soft">
-    <tr>
-      <th class="py-1 pr-3 font-normal">shows</th>
-      <th class="py-1 pr-3 font-normal">means</th>
-      <th class="py-1 pr-3 font-normal">makes, whatever is entered there</th>
-      <th></th>
-    </tr>
-  </thead>
-  <tbody>
-    {#each choices as choice, i (i)}
-      <tr class="align-top">
-        <td class="py-0.5 pr-3"
-          ><input
-            class="{FIELD} w-28"
+<p
+  class="grid grid-cols-[7rem_14rem_1fr_auto] gap-x-3 py-1 text-sm text-soft max-sm:hidden"
+  aria-hidden="true"
+>
+  <span>shows</span><span>means</span><span>makes, whatever is entered there</span>
+</p>
+<ol>
+  {#each choices as choice, i (i)}
+    <li
+      class="grid grid-cols-[7rem_14rem_1fr_auto] items-start gap-x-3 gap-y-1 py-0.5 max-sm:grid-cols-2 max-sm:border-t max-sm:border-rule"
+    >
+      <div class="min-w-0">
+        <input
+          class="{FIELD} w-full"
+          {readonly}
+          maxlength="120"
+          aria-label="Choice {i + 1} of {of} shows"
+          value={choice.enter}
+          onchange={(event) => put(i, { enter: event.currentTarget.value })}
+        />
+      </div>
+      <div class="min-w-0">
+        {#if words.length > 0}
+          <select
+            class="{FIELD} w-full"
+            disabled={readonly}
+            aria-label="Choice {i + 1} of {of} means"
+            value={choice.is}
+            onchange={(event) => put(i, { is: event.currentTarget.value })}
+          >
+            {#each [...new Set([...words, 'absent', choice.is])] as word (word)}
+              <option value={word}>{choiceTold(word)}</option>
+            {/each}
+          </select>
+        {:else}
+          <input
+            class="{FIELD} w-full"
             {readonly}
             maxlength="120"
-            aria-label="Choice {i + 1} of {of} shows"
-            value={choice.enter}
-            onchange={(event) => put(i, { enter: event.currentTarget.value })}
-          /></td
-        >
-        <td class="py-0.5 pr-3">
-          {#if words.length > 0}
-            <select
-              class={FIELD}
-              disabled={readonly}
-              aria-label="Choice {i + 1} of {of} means"
-              value={choice.is}
-              onchange={(event) => put(i, { is: event.currentTarget.value })}
-            >
-              {#each [...new Set([...words, 'absent', choice.is])] as word (word)}
-                <option value={word}>{choiceTold(word)}</option>
-              {/each}
-            </select>
-          {:else}
-            <input
-              class="{FIELD} w-56"
-              {readonly}
-              maxlength="120"
-              aria-label="Choice {i + 1} of {of} means"
-              value={choice.is}
-              onchange={(event) => put(i, { is: event.currentTarget.value })}
-            />
-          {/if}
-        </td>
-        <td class="py-0.5 pr-3"
-          ><NumberMap
-            label="choice {i + 1} of {of}"
-            value={choice.forces}
-            names="settables"
-            {readonly}
-            change={(forces) => put(i, { forces })}
-          /></td
-        >
-        <td class="py-0.5"
-          >{#if !readonly}<button
-              class="min-h-11 text-sm underline"
-              aria-label="Take choice {i + 1} of {of} away"
-              onclick={() => change(choices.filter((_, other) => other !== i))}>take away</button
-            >{/if}</td
-        >
-      </tr>
-    {/each}
-  </tbody>
-</table>
+            aria-label="Choice {i + 1} of {of} means"
+            value={choice.is}
+            onchange={(event) => put(i, { is: event.currentTarget.value })}
+          />
+        {/if}
+      </div>
+      <div class="min-w-0">
+        <NumberMap
+          label="choice {i + 1} of {of}"
+          value={choice.forces}
+          names="settables"
+          {readonly}
+          change={(forces) => put(i, { forces })}
+        />
+      </div>
+      <div class="min-w-0">
+        {#if !readonly}<button
+            class="min-h-11 text-sm underline"
+            aria-label="Take choice {i + 1} of {of} away"
+            onclick={() => change(choices.filter((_, other) => other !== i))}>take away</button
+          >{/if}
+      </div>
+    </li>
+  {/each}
+</ol>
 {#if !readonly}<button class="min-h-11 underline underline-offset-4" onclick={add}>one more choice…</button
   >{/if}

@@ -99,7 +99,7 @@
         <th class="py-1 pr-4 font-normal">setting</th>
         <th class="py-1 pr-4 text-right font-normal">enter</th>
         <th class="py-1 pr-4 text-right font-normal max-sm:hidden">it does</th>
-        <th class="py-1 pr-4 text-right font-normal max-sm:hidden">as it&nbsp;comes</th>
+        <th class="py-1 pr-4 text-right font-normal whitespace-nowrap max-sm:hidden">as it comes</th>
         <th class="py-1 font-normal max-sm:hidden"></th>
       </tr>
     </thead>
@@ -121,13 +121,13 @@
               ? 'text-caution'
               : ''}"
         >
-          {#if hasMenu}<td class="number py-1 pr-4 whitespace-nowrap">{first.menu ?? ''}</td>{/if}
-          <td class="py-1 pr-4"
+          {#if hasMenu}<td class="number py-1 pr-4 whitespace-nowrap max-sm:pr-2">{first.menu ?? ''}</td>{/if}
+          <td class="py-1 pr-4 max-sm:pr-2"
             ><span>{first.kind === 'POSITION' ? 'position' : first.label}</span><span
               class="block text-sm text-soft sm:hidden">{more.join('; ')}</span
             ></td
           >
-          <td class="number py-1 pr-4 text-right text-lg font-bold">
+          <td class="number py-1 pr-4 text-right text-lg font-bold max-sm:pr-0 max-sm:whitespace-normal">
             {#if noted}<NotedEntry {editor} {device} knob={noted} {readonly} />
             {:else}{entered(first) || '–'}{/if}
             {#if !saysTheSame(row)}<span class="block text-sm font-normal sm:hidden">{@render does(row)}</span

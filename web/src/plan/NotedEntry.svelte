@@ -33,7 +33,7 @@
   {#if !readonly}
     {#if knob.choices.length > 0}
       <select
-        class="{FIELD} max-w-40 font-bold print:hidden"
+        class="{FIELD} max-w-40 font-bold max-sm:max-w-28 print:hidden"
         aria-label={label}
         value={given?.value ?? knob.usual}
         onchange={(event) => note({ value: event.currentTarget.value })}

@@ -53,6 +53,7 @@
         class="{FIELD} w-64 max-w-full"
         list={names}
         aria-label="One more for {label}"
+        placeholder="one more…"
         bind:value={name}
         onkeydown={(event) => {
           if (event.key !== 'Enter') return;
