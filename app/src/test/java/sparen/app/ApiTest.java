@@ -4,9 +4,11 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.io.ByteArrayInputStream;
 import java.net.URI;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
@@ -14,7 +16,10 @@ import java.util.concurrent.Callable;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.IntStream;
+import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -179,6 +184,61 @@ public class ApiTest extends OverHttp {
                 error.get("pointer").asString(), "/plan/program/outputs/transmitter-disconnect/protection/lvdVolts");
         assertEquals(error.get("detail").asString(), "lvdVolts: -4 V is outside 0 to 1000 V");
         assertTrue(latest(liv).equals(loaded), "nothing was saved");
+    }
+
+    /** What is in a text or a list, where it is pointed at, and what is said. */
+    @DataProvider
+    private Object[][] unfit() {
+        return new Object[][] {
+            {"\"name\":\"Hällgrund", "\"name\":\"H\\u0000\u00e4llgrund", "/plan/site", "U+0000 is not taken"},
+            {"\"name\":\"Hällgrund", "\"name\":\"H\\u202eällgrund", "/plan/site", "U+202E is not taken"},
+            {"\"name\":\"Hällgrund", "\"name\":\"H\\nällgrund", "/plan/site/name", "in one line"},
+            {"\"origins\":{", "\"origins\":{\"a\\u0000\":{\"kind\":\"GUESS\",\"note\":\"\"},", "/plan", "U+0000"},
+            {"\"loads\":[", "\"loads\":[null,", "/plan/site/loads", "nothing (null)"},
+            {"\"note\":\"", "\"note\":\"\\u0007", "/note", "U+0007 is not taken"},
+        };
+    }
+
+    /** Texts that no database keeps or that hide what they say, and lists with nothing in them, are refused where they stand. */
+    @Test(dataProvider = "unfit")
+    public void refusesWhatNobodyCanSee(String good, String bad, String pointer, String words) throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        String body = newRevision(loaded, withLvd(loaded, 11.6)).toString();
+        assertTrue(body.contains(good), good + " in " + body.substring(0, 300));
+        HttpResponse<String> refused = liv.send(
+                "POST",
+                "/api/sites/hallgrund/revisions",
+                "application/json",
+                body.replaceFirst(Pattern.quote(good), Matcher.quoteReplacement(bad)));
+        assertEquals(refused.statusCode(), 422, refused.body());
+        assertTrue(json(refused).at("/errors/0/pointer").asString().startsWith(pointer), refused.body());
+        assertTrue(json(refused).at("/detail").asString().contains(words), refused.body());
+        assertTrue(latest(liv).equals(loaded), "nothing was saved");
+    }
+
+    /** More than a name and a password is not read, whether its length is told or not; what the server refuses is no page. */
+    @Test
+    public void readsNoFurtherThanItMust() throws Exception {
+        Browser stranger = new Browser();
+        HttpResponse<String> told = stranger.signIn("liv", "x".repeat(20_000));
+        assertEquals(told.statusCode(), 413);
+        assertEquals(json(told).get("type").asString(), "urn:sparen:problem:too-large");
+        byte[] body =
+                ("{\"name\":\"liv\",\"password\":\"" + "x".repeat(20_000) + "\"}").getBytes(StandardCharsets.UTF_8);
+        HttpResponse<String> untold = stranger.client.send(
+                HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/session"))
+                        .POST(HttpRequest.BodyPublishers.ofInputStream(() -> new ByteArrayInputStream(body)))
+                        .header("Content-Type", "application/json")
+                        .header("X-XSRF-TOKEN", stranger.token())
+                        .build(),
+                HttpResponse.BodyHandlers.ofString());
+        assertEquals(untold.statusCode(), 413, untold.body());
+        for (String path : List.of("/api/sites/%00/revisions/latest", "/error", "/api/sites/a%2fb")) {
+            HttpResponse<String> none = stranger.get(path);
+            assertTrue(none.statusCode() == 400 || none.statusCode() == 404, path + " " + none.statusCode());
+            assertTrue(!none.body().contains("<html"), path + ": " + none.body());
+        }
     }
 
     @Test

@@ -120,12 +120,23 @@ public final class Bounds {
         return given;
     }
 
-    /** Refuses a name that is blank or longer than 120 characters. */
+    /** Refuses a name that is blank, longer than 120 characters, or of several lines. */
     public static void name(String field, String value) {
-        if (value == null || value.isBlank() || value.length() > LONGEST_NAME) {
+        if (value == null || value.isBlank() || value.length() > LONGEST_NAME || !isLine(value)) {
             throw new InvalidQuantity(
-                    field, "\"" + value + "\" must have 1 to " + LONGEST_NAME + " characters, not all blank");
+                    field,
+                    "\"" + begin(value) + "\" must have 1 to " + LONGEST_NAME
+                            + " characters in one line, not all blank");
         }
+    }
+
+    private static boolean isLine(String value) {
+        return value.chars().noneMatch(Character::isISOControl);
+    }
+
+    /** Of what is far too long, what it begins with. */
+    private static String begin(String value) {
+        return value == null || value.length() <= LONGEST_NAME ? value : value.substring(0, LONGEST_NAME) + "…";
     }
 
     /** Refuses an optional name that is given and blank or longer than 120 characters. */
@@ -140,7 +151,7 @@ public final class Bounds {
         if (value == null || !ID.matcher(value).matches()) {
             throw new InvalidQuantity(
                     field,
-                    "\"" + value + "\" must be 1 to " + LONGEST_ID
+                    "\"" + begin(value) + "\" must be 1 to " + LONGEST_ID
                             + " lower-case letters, digits or hyphens, like \"marker-light\"");
         }
     }

@@ -4,6 +4,7 @@ import com.fasterxml.jackson.annotation.JsonAlias;
 import com.fasterxml.jackson.annotation.JsonIgnoreProperties;
 import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
+import com.fasterxml.jackson.annotation.Nulls;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -28,6 +29,7 @@ import tools.jackson.databind.DatabindException;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.MapperFeature;
 import tools.jackson.databind.SerializationFeature;
+import tools.jackson.databind.exc.InvalidNullException;
 import tools.jackson.databind.exc.InvalidTypeIdException;
 import tools.jackson.databind.exc.MismatchedInputException;
 import tools.jackson.databind.exc.UnrecognizedPropertyException;
@@ -69,7 +71,9 @@ public final class Documents {
             builder.addMixIn(type, type == Knob.class ? KnobByKind.class : ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
         });
-        return builder.enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
+        return builder.addModule(PlainText.module())
+                .changeDefaultNullHandling(handling -> handling.withContentNulls(Nulls.FAIL))
+                .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
                 .enable(DeserializationFeature.FAIL_ON_READING_DUP_TREE_KEY)
@@ -155,6 +159,9 @@ public final class Documents {
                         + broken.getLocation().getColumnNr() + ")";
         if (broken instanceof InvalidTypeIdException unknown) {
             return expected(unknown.getBaseType().getRawClass()) + " is expected here" + where;
+        }
+        if (broken instanceof InvalidNullException) {
+            return "nothing (null) stands here where an entry is expected" + where;
         }
         if (broken instanceof MismatchedInputException wrong && wrong.getTargetType() != null) {
             return expected(wrong.getTargetType()) + " is expected here" + where;

@@ -78,6 +78,12 @@ class Problems extends ResponseEntityExceptionHandler {
     @Override
     protected ResponseEntity<Object> handleHttpMessageNotReadable(
             HttpMessageNotReadableException broken, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        for (Throwable cause = broken.getCause(); cause != null; cause = cause.getCause()) {
+            if (cause instanceof BodyLimits.TooLong tooLong) {
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
+                        .body(problem(HttpStatus.CONTENT_TOO_LARGE, "too-large", tooLong.getMessage()));
+            }
+        }
         if (broken.getCause() instanceof JacksonException json) {
             ContentCachingRequestWrapper body =
                     ((ServletWebRequest) request).getNativeRequest(ContentCachingRequestWrapper.class);
