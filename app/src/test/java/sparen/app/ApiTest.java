@@ -13,6 +13,7 @@ import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.List;
 import java.util.concurrent.Callable;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
 import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
@@ -26,6 +27,7 @@ import tools.jackson.databind.node.ObjectNode;
 
 /** The API over real HTTP with a real database. */
 public class ApiTest extends OverHttp {
+
     private static final Path OPENAPI = Path.of("../web/openapi.json");
 
     @Test
@@ -76,6 +78,29 @@ public class ApiTest extends OverHttp {
         }
         assertEquals(guesser.signIn("nobody", "guess").statusCode(), 429);
         assertEquals(new Browser().signIn("odd", "havorn-demo").statusCode(), 200, "others still get in");
+    }
+
+    /** Forty guesses at once are looked at no oftener than forty in a row. */
+    @Test
+    public void guessesAtOnceAreCountedBeforeTheyAreAnswered() throws Exception {
+        Browser guesser = new Browser();
+        guesser.get("/api/session");
+        ExecutorService atOnce = Executors.newFixedThreadPool(20);
+        List<CompletableFuture<Integer>> guesses = IntStream.range(0, 40)
+                .mapToObj(i -> CompletableFuture.supplyAsync(
+                        () -> {
+                            try {
+                                return guesser.guess("liv", "guess" + i);
+                            } catch (Exception broken) {
+                                throw new IllegalStateException(broken);
+                            }
+                        },
+                        atOnce))
+                .toList();
+        List<Integer> answers = guesses.stream().map(CompletableFuture::join).toList();
+        atOnce.shutdown();
+        assertEquals(answers.stream().filter(status -> status == 401).count(), 5, answers.toString());
+        assertEquals(answers.stream().filter(status -> status == 429).count(), 35, answers.toString());
     }
 
     @Test

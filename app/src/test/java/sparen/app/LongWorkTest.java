@@ -138,6 +138,12 @@ public class LongWorkTest extends OverHttp {
         JsonNode begun = begin("skarvholm/years", years);
         until("skarvholm", begun, view -> view.at("/work/progress").asDouble() > 0);
         String id = begun.at("/work/id").asString();
+        assertEquals(
+                signedIn("odd")
+                        .post("/api/season/skarvholm/work/" + id + "/cancel", JSON.createObjectNode())
+                        .statusCode(),
+                403,
+                "an observer stops nothing that another has asked for");
         browser.post("/api/season/skarvholm/work/" + id + "/cancel", JSON.createObjectNode());
         JsonNode over = until("skarvholm", begun, view -> !state(view).equals("RUNNING"));
         assertEquals(state(over), "CANCELLED");

@@ -31,6 +31,13 @@ interface AccountMapper {
     @Select("select count(*) from sign_in_failure where address = #{address} and at > #{since}")
     int countFailuresFrom(String address, Instant since);
 
+    @Select("select count(*) from sign_in_failure where account = #{account} and at > #{since}")
+    int countFailuresOf(String account, Instant since);
+
+    /** Waits until nobody else counts what is from or for the same, to the end of the transaction. */
+    @Select("select pg_advisory_xact_lock(hashtextextended(#{what}, 0)) is null")
+    boolean inTurn(String what);
+
     @Delete("delete from sign_in_failure where account = #{account} and address = #{address} or at <= #{before}")
     void forgetFailures(String account, String address, Instant before);
 }

@@ -26,7 +26,7 @@ public class Accounts implements UserDetailsService {
         return new User(
                 account.name(),
                 account.passwordHash(),
-                List.of(new SimpleGrantedAuthority("ROLE_" + account.role().name())));
+                List.of(new SimpleGrantedAuthority(account.role().authority())));
     }
 
     Account find(String name) {

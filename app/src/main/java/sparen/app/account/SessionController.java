@@ -64,8 +64,8 @@ class SessionController {
     @PostMapping
     SignedIn signIn(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
         String address = request.getRemoteAddr();
-        throttle.refuseIfTooMany(credentials.name(), address);
-        Authentication authentication = authenticate(credentials, address);
+        throttle.attempt(credentials.name(), address);
+        Authentication authentication = authenticate(credentials);
         throttle.succeeded(credentials.name(), address);
         if (request.getSession(false) != null) {
             request.changeSessionId();
@@ -76,12 +76,11 @@ class SessionController {
         return signedIn(authentication.getName());
     }
 
-    private Authentication authenticate(Credentials credentials, String address) {
+    private Authentication authenticate(Credentials credentials) {
         try {
             return manager.authenticate(
                     UsernamePasswordAuthenticationToken.unauthenticated(credentials.name(), credentials.password()));
         } catch (AuthenticationException wrong) {
-            throttle.failed(credentials.name(), address);
             throw new Refusal(
                     HttpStatus.UNAUTHORIZED, "wrong-credentials", "Name or password is wrong. Check both.", Map.of());
         }

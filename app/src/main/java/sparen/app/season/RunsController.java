@@ -13,6 +13,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.account.Role;
 import sparen.app.site.SiteService;
 import sparen.app.work.Work;
 import sparen.app.work.WorkService;
@@ -110,8 +111,8 @@ class RunsController {
     }
 
     @PostMapping("/api/season/{siteId}/work/{id}/cancel")
-    WorkView cancel(@PathVariable String siteId, @PathVariable String id) {
-        return view(works.cancel(siteId, id));
+    WorkView cancel(@PathVariable String siteId, @PathVariable String id, Authentication who) {
+        return view(works.cancel(siteId, id, who.getName(), Role.TECHNICIAN.isOf(who)));
     }
 
     private WorkView view(Work work) {

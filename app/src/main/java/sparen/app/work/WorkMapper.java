@@ -83,11 +83,13 @@ interface WorkMapper {
             """)
     void cancel(String siteId, String id, Instant at);
 
-    /** Only the latest of a site are kept, and what is not over. */
+    /** Only the latest that an account asked for at a site are kept, and what is not over: nobody pushes out what another looks at. */
     @Delete(
             """
-            delete from work where site_id = #{siteId} and state not in ('waiting', 'running') and id not in (
-              select id from work where site_id = #{siteId} order by created_at desc limit #{most})
+            delete from work where site_id = #{siteId} and account = #{account} and state not in ('waiting', 'running')
+              and id not in (
+                select id from work where site_id = #{siteId} and account = #{account}
+                order by created_at desc limit #{most})
             """)
-    void prune(String siteId, int most);
+    void prune(String siteId, String account, int most);
 }

@@ -3,7 +3,9 @@ package sparen.app.work;
 import java.time.Clock;
 import java.time.Duration;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import sparen.app.web.Refusal;
 import tools.jackson.databind.json.JsonMapper;
@@ -46,7 +48,7 @@ public class WorkService {
     private Work keep(String siteId, String kind, Object request, String account) {
         String id = UUID.randomUUID().toString();
         mapper.insert(id, siteId, kind, account, json.writeValueAsString(request), clock.instant());
-        mapper.prune(siteId, MOST_KEPT);
+        mapper.prune(siteId, account, MOST_KEPT);
         return find(siteId, id);
     }
 
@@ -73,9 +75,20 @@ public class WorkService {
         return mapper.latest(siteId, most);
     }
 
-    /** Asks it to stop; one that is over stays as it is. */
-    public Work cancel(String siteId, String id) {
-        find(siteId, id);
+    /**
+     * Asks it to stop; one that is over stays as it is.
+     *
+     * @param mayAll whether the account may stop what another has asked for
+     * @throws Refusal when it may not
+     */
+    public Work cancel(String siteId, String id, String account, boolean mayAll) {
+        if (!mayAll && !find(siteId, id).account().equals(account)) {
+            throw new Refusal(
+                    HttpStatus.FORBIDDEN,
+                    "not-allowed",
+                    "Somebody else asked for this; your account may stop only its own.",
+                    Map.of());
+        }
         mapper.cancel(siteId, id, clock.instant());
         return find(siteId, id);
     }
