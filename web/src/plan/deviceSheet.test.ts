@@ -76,6 +76,8 @@ describe('a sheet', () => {
     expect(csvOf([one], profile, name).split('\r\n')[1]).toBe(
       'C-02,MPPT,absorb,90,min,120,5400,s,"needs a sensor, outside",program/charging/mppt/absorptionSeconds',
     );
+    const formula = setting({ label: '=1+1', enter: '-6' });
+    expect(csvOf([formula], profile, name).split('\r\n')[1]).toContain(",'=1+1,-6,min,");
     expect(textOf([one], profile, name)).toBe('C-02  MPPT, absorb: 90 min (needs a sensor, outside)');
   });
 });

@@ -76,7 +76,14 @@ export function remarks(row: Row, profile: DeviceProfile): string[] {
   ].filter(Boolean);
 }
 
-const cell = (text: string) => (/[",\n]/.test(text) ? `"${text.replaceAll('"', '""')}"` : text);
+/** What a spreadsheet would take for a formula stands behind an apostrophe; numbers stay numbers. */
+const noFormula = (text: string) =>
+  /^[=+\-@\t\r]/.test(text) && !/^[+-]?\d[\d.]*(e[+-]?\d+)?$/i.test(text) ? `'${text}` : text;
+
+const cell = (text: string) => {
+  const plain = noFormula(text);
+  return /[",\n]/.test(plain) ? `"${plain.replaceAll('"', '""')}"` : plain;
+};
 
 /** A sheet as a table for other programs: comma-separated, RFC 4180. */
 export function csvOf(settings: Setting[], profile: DeviceProfile, name: (id: string) => string): string {

@@ -2,15 +2,44 @@ package sparen.export;
 
 import de.siegmar.fastcsv.writer.CsvWriter;
 import java.io.StringWriter;
+import java.util.Arrays;
 import java.util.function.Consumer;
+import java.util.regex.Pattern;
 
-/** A table as text: comma-separated, RFC 4180. */
+/**
+ * A table as text: comma-separated, RFC 4180. A name that a spreadsheet would take for a formula stands behind an apostrophe (OWASP, CSV
+ * injection, from memory); numbers stay numbers.
+ */
 final class Csv {
-    private Csv() {}
+    private static final Pattern FORMULA = Pattern.compile("[=+\\-@\\t\\r].*", Pattern.DOTALL);
+    private static final Pattern NUMBER = Pattern.compile("[+-]?\\d[\\d.]*([eE][+-]?\\d+)?");
 
-    static String of(Consumer<CsvWriter> rows) {
+    private final CsvWriter writer;
+
+    private Csv(CsvWriter writer) {
+        this.writer = writer;
+    }
+
+    static String of(Consumer<Csv> rows) {
         StringWriter text = new StringWriter();
-        rows.accept(CsvWriter.builder().bufferSize(0).build(text));
+        rows.accept(new Csv(CsvWriter.builder().bufferSize(0).build(text)));
         return text.toString();
+    }
+
+    void writeRecord(String... cells) {
+        writeRecord(Arrays.asList(cells));
+    }
+
+    void writeRecord(Iterable<String> cells) {
+        CsvWriter.CsvWriterRecord row = writer.writeRecord();
+        cells.forEach(cell -> row.writeField(plain(cell)));
+        row.endRecord();
+    }
+
+    private static String plain(String cell) {
+        boolean isFormula = cell != null
+                && FORMULA.matcher(cell).matches()
+                && !NUMBER.matcher(cell).matches();
+        return isFormula ? "'" + cell : cell;
     }
 }
