@@ -8,11 +8,9 @@ import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
-import java.nio.charset.StandardCharsets;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
-import org.springframework.http.MediaType;
 import org.springframework.stereotype.Component;
 import org.springframework.web.filter.OncePerRequestFilter;
 
@@ -32,12 +30,7 @@ class BodyLimits extends OncePerRequestFilter {
             throws ServletException, IOException {
         long most = most(request);
         if (request.getContentLengthLong() > most) {
-            response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
-            response.setContentType(MediaType.APPLICATION_PROBLEM_JSON_VALUE);
-            response.setCharacterEncoding(StandardCharsets.UTF_8);
-            response.getWriter()
-                    .write("{\"type\":\"urn:sparen:problem:too-large\",\"title\":\"Content Too Large\",\"status\":413,"
-                            + "\"detail\":\"" + says(most) + "\"}");
+            WrittenProblem.write(response, HttpStatus.CONTENT_TOO_LARGE, "too-large", says(most));
         } else {
             chain.doFilter(new Limited(request, most), response);
         }

@@ -13,7 +13,6 @@ import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.jdbc.CannotGetJdbcConnectionException;
 import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
@@ -44,23 +43,19 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
-    ProblemDetail databaseAway(Exception away) {
+    ResponseEntity<ProblemDetail> databaseAway(Exception away) {
         LOG.warn("the database does not answer", away);
-        return problem(
-                HttpStatus.SERVICE_UNAVAILABLE,
-                "database-away",
-                "The database does not answer. Nothing was saved; try again.");
+        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                .header(HttpHeaders.RETRY_AFTER, DatabaseAway.RETRY_SECONDS)
+                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.KIND, DatabaseAway.SAYS));
     }
 
     /** A mapper says it in its own words when no connection is left. */
     @ExceptionHandler
-    ProblemDetail mapperFailed(MyBatisSystemException failure) throws Exception {
-        for (Throwable cause = failure; cause != null; cause = cause.getCause()) {
-            if (cause instanceof CannotGetJdbcConnectionException) {
-                return databaseAway(failure);
-            }
-        }
-        return unexpected(failure);
+    ResponseEntity<ProblemDetail> mapperFailed(MyBatisSystemException failure) throws Exception {
+        return DatabaseAway.isAway(failure)
+                ? databaseAway(failure)
+                : ResponseEntity.internalServerError().body(unexpected(failure));
     }
 
     @ExceptionHandler
