@@ -52,6 +52,12 @@
     <span class="print:hidden font-sans text-base font-normal [word-spacing:normal]">{knob.unit}</span>
     {#if given}
       <OriginOf {editor} path="program/devices/{device.id}/noted/{knob.id}/value" {label} {readonly} />
+      <button
+        class="no-print min-h-11 font-sans text-sm font-normal [word-spacing:normal] underline"
+        aria-label="Remark on {label}"
+        aria-expanded={remarking}
+        onclick={() => (remarking = !remarking)}>{given?.remark ? 'remark' : '+ remark'}</button
+      >
     {:else}
       <button
         class="no-print min-h-11 font-sans text-sm font-normal [word-spacing:normal] underline"
@@ -59,12 +65,6 @@
         onclick={() => note({})}>looked at</button
       >
     {/if}
-    <button
-      class="no-print min-h-11 font-sans text-sm font-normal [word-spacing:normal] underline"
-      aria-label="Remark on {label}"
-      aria-expanded={remarking}
-      onclick={() => (remarking = !remarking)}>{given?.remark ? 'remark' : '+ remark'}</button
-    >
   {/if}
 </span>
 {#if remarking && !readonly}
