@@ -51,9 +51,8 @@
     !actsOtherwise(first) &&
     told(first, first.effective, first.effectiveWord) === entered(first);
 
-  function notedAt(row: Row) {
-    const id = row.first.path.split('/')[4];
-    const knob = profile.knobs.find((one) => keyOf(one) === id);
+  function notedAt({ first }: Row) {
+    const knob = profile.knobs.find((one) => keyOf(one) === first.entry);
     return knob?.kind === 'noted' ? knob : undefined;
   }
 </script>
@@ -61,7 +60,7 @@
 {#snippet does({ first, all }: Row)}{#each all as one (one.path)}<span class="block"
       >{#if first.kind === 'POSITION'}<span class="font-sans text-sm text-soft">{one.label}</span>
       {/if}{#if one.kind === 'NOTED'}<span class="font-sans text-sm [word-spacing:normal] text-soft"
-          >{!device.noted.some((given) => one.path.endsWith(`/noted/${given.id}/value`))
+          >{!device.noted.some((given) => given.id === one.entry)
             ? 'usual; nobody has looked'
             : (one.wantedWord ?? one.enter) === one.enter
               ? ''

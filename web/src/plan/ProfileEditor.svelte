@@ -75,14 +75,14 @@
     `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(profile, null, 2))}`,
   );
 
-  function put(next: Partial<DeviceProfile>, says: string) {
+  function put(next: Partial<DeviceProfile>, says: string, noted = device.noted) {
     editor.take(
       {
         ...plan,
         program: {
           ...plan.program,
           devices: (plan.program.devices ?? []).map((one) =>
-            one.id === device.id ? { ...one, profile: { ...profile, ...next } } : one,
+            one.id === device.id ? { ...one, noted, profile: { ...profile, ...next } } : one,
           ),
         },
       },
@@ -107,11 +107,13 @@
     putKnobs(moved(profile.knobs, from, by), `${knob.label} moved`);
   }
 
+  /** What was written down of an entry goes with it. */
   function remove(knob: Knob) {
     open = undefined;
-    putKnobs(
-      profile.knobs.filter((one) => one !== knob),
-      `${knob.label} is no entry any more`,
+    put(
+      { knobs: profile.knobs.filter((one) => one !== knob) },
+      `${knob.label} is no entry any more, ${profile.name}`,
+      device.noted.filter((one) => one.id !== keyOf(knob)),
     );
   }
 

@@ -32,6 +32,8 @@ function refusalOf(problem: Problem, file: string): string {
 /** The devices a program is fitted with, and one that is being fitted. */
 export class Fitting {
   kinds = $state.raw<DeviceProfile[]>();
+  /** Those that were taken from files. */
+  private own = $state.raw<DeviceProfile[]>([]);
   problem = $state<Problem>();
   /** Whether one is being fitted. */
   open = $state(false);
@@ -46,7 +48,7 @@ export class Fitting {
 
   /** Kinds that ship, those of one's own that were taken from files, and those that this site's devices carry and no other has. */
   readonly offered = $derived.by(() => {
-    const all = [...(this.kinds ?? [])];
+    const all = [...(this.kinds ?? []), ...this.own];
     for (const { profile } of this.devices) {
       if (!all.some((one) => JSON.stringify(one) === JSON.stringify(profile))) all.push(profile);
     }
@@ -104,8 +106,8 @@ export class Fitting {
     const answer = await outcome(api.POST('/api/device-profiles/check', { body: read as DeviceProfile }));
     this.problem = answer.problem && { ...answer.problem, detail: refusalOf(answer.problem, file.name) };
     if (!answer.data) return;
-    this.kinds = [...(this.kinds ?? []), answer.data];
-    this.kind = String(this.kinds.length - 1);
+    this.own = [...this.own, answer.data];
+    this.kind = String((this.kinds ?? []).length + this.own.length - 1);
   }
 
   /** Fits the device that was chosen; its id. */

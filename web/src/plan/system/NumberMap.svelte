@@ -13,6 +13,15 @@
   let { label, value, names, readonly, change }: Props = $props();
 
   let name = $state('');
+  /** Where what was typed is no number, and what was. */
+  let wrong = $state<{ key: string; typed: string }>();
+
+  function set(key: string, typed: string) {
+    const number = Number(typed.trim().replace(',', '.'));
+    const isNumber = typed.trim() !== '' && Number.isFinite(number);
+    wrong = isNumber ? undefined : { key, typed };
+    if (isNumber) change({ ...value, [key]: number });
+  }
 
   function add() {
     const named = name.trim();
@@ -34,16 +43,16 @@
         {readonly}
         aria-label="{key} of {label}"
         value={number}
-        onchange={(event) => {
-          const typed = Number(event.currentTarget.value.replace(',', '.'));
-          if (Number.isFinite(typed)) change({ ...value, [key]: typed });
-          else event.currentTarget.value = String(number);
-        }}
+        aria-invalid={wrong?.key === key ? 'true' : undefined}
+        onchange={(event) => set(key, event.currentTarget.value)}
       />
       {#if !readonly}<button
           class="min-h-9 text-sm underline underline-offset-4"
           aria-label="Take {key} of {label} away"
           onclick={() => change(without(key))}>take away</button
+        >{/if}
+      {#if wrong?.key === key}<span class="text-sm text-danger" role="alert"
+          >“{wrong.typed}” is not a number</span
         >{/if}
     </span>
   {/each}

@@ -42,6 +42,7 @@ final class Entries {
 
     private SettingBuilder entry(Setting.Kind kind, String at, String path, Knob knob) {
         return blank(kind, at, path, knob.label())
+                .entry(Optional.of(knob.key()))
                 .menu(knob.menu())
                 .needs(knob.needs())
                 .shown(knob.shown());

@@ -10,6 +10,7 @@ import sparen.device.Shown;
  * @param device id of the device
  * @param at id of the output, charger, inverter or monitor it belongs to; of the device for what is only noted
  * @param path of the number or choice in the plan, as in origins
+ * @param entry what tells the entry from the others of its device, as in {@link sparen.device.Knob#key()}; absent where it has none
  * @param menu number or path of its menu; absent where it has none
  * @param label what the device calls it, or the field where it has no such setting or a coded switch sets it
  * @param enter what is entered, as the device has it; for a coded switch its position; empty where it cannot be
@@ -33,6 +34,7 @@ public record Setting(
         String device,
         String at,
         String path,
+        Optional<String> entry,
         Optional<String> menu,
         String label,
         String enter,

@@ -194,6 +194,12 @@ public class DevicesAndManyTest extends BrowserTest {
         press(kind, "Add one that is only noted");
         press(kind, "Move entry 1 up");
         assertThat(kind.getByRole(AriaRole.LISTITEM).first()).containsText("entry 1");
+        // What was written down of an entry goes with it, and nothing is left that could not be saved.
+        press(kind, "Add one that is only noted");
+        button(page, "entry 2 of Shed box is so: looked at").click();
+        press(kind, "Take entry 2 out of the menu");
+        assertThat(page.getByText("As it stands this cannot be saved")).hasCount(0);
+        assertThat(kind.getByText("entry 2")).hasCount(0);
         assertAccessible(page);
         Download file = page.waitForDownload(() -> kind.getByText("Export it").click());
         press(kind, "Done");
