@@ -86,12 +86,12 @@ final class BeyondTheDevice implements Check {
 
     /** The other devices of the site that could carry the output as it is wanted, each a cure. */
     private static Finding elsewhere(PlanFacts plan, Setting one, Finding finding) {
+        boolean isOutput =
+                plan.outputs().stream().anyMatch(output -> output.id().equals(one.at()));
         Finding told = finding;
         for (FittedDevice other : plan.program().devices()) {
             boolean isFree = other.outputs().size() < other.profile().outputs()
                     && !other.outputs().contains(one.at());
-            boolean isOutput =
-                    plan.outputs().stream().anyMatch(output -> output.id().equals(one.at()));
             if (isFree && isOutput) {
                 Plan moved = moved(plan.asWanted(), one.at(), other.id());
                 boolean holds = DeviceSettings.of(moved).stream()

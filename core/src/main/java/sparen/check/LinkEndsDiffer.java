@@ -1,11 +1,11 @@
 package sparen.check;
 
 import java.util.Map;
-import java.util.Optional;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import sparen.device.DeviceLink;
 import sparen.device.FittedDevice;
+import sparen.device.Knob;
 import sparen.device.LinkPart;
 import sparen.device.NotedKnob;
 import sparen.examined.PlanFacts;
@@ -22,9 +22,10 @@ final class LinkEndsDiffer implements Check {
         FittedDevice other = device(plan, link.ends().get(1));
         Map<LinkPart.Part, NotedKnob> here = parts(one, link.ends().get(0));
         Map<LinkPart.Part, NotedKnob> there = parts(other, link.ends().get(1));
-        return here.keySet().stream().filter(there::containsKey).flatMap(part -> Stream.of(part)
-                .filter(each -> differs(each, one.entered(here.get(each)), other.entered(there.get(each))))
-                .map(each -> found(link, each, one, here.get(each), other, there.get(each))));
+        return here.keySet().stream()
+                .filter(there::containsKey)
+                .filter(part -> differs(part, one.entered(here.get(part)), other.entered(there.get(part))))
+                .map(part -> found(link, part, one, here.get(part), other, there.get(part)));
     }
 
     private static boolean differs(LinkPart.Part part, String here, String there) {
@@ -40,12 +41,11 @@ final class LinkEndsDiffer implements Check {
 
     private static Map<LinkPart.Part, NotedKnob> parts(FittedDevice device, DeviceLink.End end) {
         Map<LinkPart.Part, NotedKnob> parts = new TreeMap<>();
-        device.profile().knobs().forEach(knob -> Optional.of(knob)
-                .filter(NotedKnob.class::isInstance)
-                .map(NotedKnob.class::cast)
-                .ifPresent(noted -> noted.link()
-                        .filter(of -> of.port().equals(end.port()))
-                        .ifPresent(of -> parts.put(of.part(), noted))));
+        for (Knob knob : device.profile().knobs()) {
+            if (knob instanceof NotedKnob noted) {
+                noted.link().filter(of -> of.port().equals(end.port())).ifPresent(of -> parts.put(of.part(), noted));
+            }
+        }
         return parts;
     }
 

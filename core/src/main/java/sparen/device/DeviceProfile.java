@@ -34,20 +34,6 @@ public record DeviceProfile(
         implements DeviceProfileWith {
     static final int MOST_KNOBS = 200;
 
-    /** One that drops nothing out. */
-    public DeviceProfile(
-            String id,
-            String name,
-            int outputs,
-            List<String> rules,
-            List<Knob> knobs,
-            List<Code> codes,
-            List<Hiding> hidings,
-            String saving,
-            String showing) {
-        this(id, name, outputs, rules, knobs, codes, hidings, saving, showing, Optional.empty());
-    }
-
     public DeviceProfile {
         Bounds.id("id", id);
         Bounds.name("name", name);

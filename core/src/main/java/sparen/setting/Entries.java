@@ -155,7 +155,10 @@ final class Entries {
             case "true" -> "yes";
             case "false" -> "no";
             case MenuChoice.ABSENT -> "none";
-            default -> word.toLowerCase(Locale.ROOT).replace('_', ' ');
+            default ->
+                word.equals(word.toUpperCase(Locale.ROOT))
+                        ? word.toLowerCase(Locale.ROOT).replace('_', ' ')
+                        : Unit.words(word);
         };
     }
 

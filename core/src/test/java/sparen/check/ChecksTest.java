@@ -158,7 +158,8 @@ public class ChecksTest {
                 List.of(),
                 List.of(hiding),
                 "at once",
-                "read back");
+                "read back",
+                Optional.empty());
         FittedDevice device = new FittedDevice("box", "box", profile, List.of("radio", "kitchen"), Optional.empty());
         return Fields.withAt(PLAN, "program/devices", List.of(device));
     }
@@ -184,7 +185,16 @@ public class ChecksTest {
 
     private static DeviceProfile profile(Knob... knobs) {
         return new DeviceProfile(
-                "box", "box", 2, List.of(), List.of(knobs), List.of(), List.of(), "at once", "read back");
+                "box",
+                "box",
+                2,
+                List.of(),
+                List.of(knobs),
+                List.of(),
+                List.of(),
+                "at once",
+                "read back",
+                Optional.empty());
     }
 
     private static Plan withDevice(Plan plan, int index, UnaryOperator<FittedDevice> change) {

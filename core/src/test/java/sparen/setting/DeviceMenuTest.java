@@ -128,6 +128,25 @@ public class DeviceMenuTest {
         assertEquals(at(plan, "program/ac/bypassesOverload").problem(), Optional.empty());
     }
 
+    /** A kind of rule that the list of functions does not have is told in words. */
+    @Test
+    public void aFunctionThatIsNotInTheListIsTold() {
+        DeviceProfile profile = profile(word("output.rule", choice("fan", "ventilationByGassing")))
+                .withOutputs(1)
+                .withRules(List.of("voltageDisconnect"));
+        FittedDevice device = new FittedDevice("box", "The box", profile, List.of("radio"), Optional.empty());
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/devices", List.of(device));
+        assertEquals(at(plan, "program/outputs/radio/protection").problem(), Optional.of("it is fixed at fan"));
+        Plan two = Fields.withAt(
+                plan,
+                "program/devices",
+                List.of(device.withProfile(profile.withKnobs(List.of(
+                        word("output.rule", choice("fan", "ventilationByGassing"), choice("night", "duskToDawn")))))));
+        assertEquals(
+                at(two, "program/outputs/radio/protection").problem(),
+                Optional.of("it has no choice for voltage disconnect"));
+    }
+
     /** A choice of the AC side that is not as it comes, and that the device has no entry for, is told. */
     @Test
     public void aChoiceWithoutAnEntryIsTold() {

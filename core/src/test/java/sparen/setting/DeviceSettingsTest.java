@@ -65,7 +65,16 @@ public class DeviceSettingsTest {
             }
         }
         DeviceProfile profile = new DeviceProfile(
-                "box", "Box", 1, List.of("voltageDisconnect"), all, codes, List.of(), "at once", "read back");
+                "box",
+                "Box",
+                1,
+                List.of("voltageDisconnect"),
+                all,
+                codes,
+                List.of(),
+                "at once",
+                "read back",
+                Optional.empty());
         FittedDevice device = new FittedDevice("box", "The box", profile, List.of("radio"), Optional.of("mppt"));
         return Fields.withAt(plan, "program/devices", List.of(device));
     }
@@ -142,7 +151,8 @@ public class DeviceSettingsTest {
                 List.of(),
                 List.of(),
                 "at once",
-                "read back");
+                "read back",
+                Optional.empty());
         FittedDevice device = new FittedDevice("box", "The box", profile, List.of(), Optional.empty())
                 .withInverter(Optional.of("inverter"));
         Plan fitted = Fields.withAt(two, "program/devices", List.of(device));
@@ -179,7 +189,16 @@ public class DeviceSettingsTest {
                 "lamp",
                 "Lamp",
                 new DeviceProfile(
-                        "lamp", "Lamp", 1, List.of(), List.of(), List.of(), List.of(), "at once", "it lights"),
+                        "lamp",
+                        "Lamp",
+                        1,
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        List.of(),
+                        "at once",
+                        "it lights",
+                        Optional.empty()),
                 List.of("kitchen"),
                 Optional.empty());
         Plan plan = Fields.withAt(FullSite.PLAN, "program/devices", List.of(device));

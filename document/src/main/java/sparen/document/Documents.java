@@ -71,8 +71,7 @@ public final class Documents {
             builder.addMixIn(type, type == Knob.class ? KnobByKind.class : ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
         });
-        return builder.addModule(PlainText.module())
-                .changeDefaultNullHandling(handling -> handling.withContentNulls(Nulls.FAIL))
+        return builder.changeDefaultNullHandling(handling -> handling.withContentNulls(Nulls.FAIL))
                 .enable(DeserializationFeature.FAIL_ON_UNKNOWN_PROPERTIES)
                 .enable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .enable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
@@ -82,6 +81,11 @@ public final class Documents {
                 .disable(MapperFeature.SORT_PROPERTIES_ALPHABETICALLY)
                 .disable(SerializationFeature.WRITE_SINGLE_ELEM_ARRAYS_UNWRAPPED)
                 .changeDefaultPropertyInclusion(include -> include.withValueInclusion(JsonInclude.Include.NON_ABSENT));
+    }
+
+    /** Sets up a mapper for what comes in from outside: as ever, and texts without what nobody can see. What is stored stays readable. */
+    public static JsonMapper.Builder configureForOthers(JsonMapper.Builder builder) {
+        return configure(builder).addModule(PlainText.module());
     }
 
     /**

@@ -66,6 +66,13 @@ public class DocumentsTest {
         assertEquals(Documents.read(before), Documents.read(now));
     }
 
+    /** What nobody can see is refused where it comes in; a plan that was kept with it before is read as ever. */
+    @Test
+    public void whatWasKeptBeforeStaysReadable() throws Exception {
+        String kept = demo().replaceFirst("\"name\": \"", "\"name\": \"\\\\u202e");
+        assertTrue(Documents.read(kept).plan().site().name().startsWith("\u202e"), kept.substring(0, 200));
+    }
+
     @Test
     public void whatIsWrittenReadsBackEqual() throws Exception {
         for (String name : DEMOS) {

@@ -7,7 +7,9 @@ import jakarta.servlet.ServletInputStream;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletRequestWrapper;
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.BufferedReader;
 import java.io.IOException;
+import java.io.InputStreamReader;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -72,6 +74,12 @@ class BodyLimits extends OncePerRequestFilter {
                 counted = new Counted(super.getInputStream(), most);
             }
             return counted;
+        }
+
+        @Override
+        public BufferedReader getReader() throws IOException {
+            String encoding = getCharacterEncoding() == null ? "UTF-8" : getCharacterEncoding();
+            return new BufferedReader(new InputStreamReader(getInputStream(), encoding));
         }
     }
 

@@ -22,7 +22,7 @@ import sparen.examined.Cure;
 class JsonConfiguration {
     @Bean
     JsonMapperBuilderCustomizer documentJson() {
-        return Documents::configure;
+        return Documents::configureForOthers;
     }
 
     @Bean
