@@ -1,23 +1,25 @@
 <script lang="ts">
-  import type { MenuChoice } from '../lib/api/api';
+  import type { MenuChoice, Settable } from '../lib/api/api';
   import { FIELD } from '../lib/shell/fieldLook';
   import { choiceTold } from './deviceSheet';
+  import { toggled } from './knobs';
   import NumberMap from './system/NumberMap.svelte';
 
   /** What can be chosen at an entry: what the device shows, what that means, and what it forces elsewhere. */
   interface Props {
     of: string;
     choices: MenuChoice[];
-    /** What of the plan can be meant; none where anything can. */
-    words: string[];
+    /** What of the plan is chosen by it; none where anything can be meant. */
+    means: Settable | undefined;
     readonly: boolean;
     change: (next: MenuChoice[]) => void;
   }
-  let { of, choices, words, readonly, change }: Props = $props();
+  let { of, choices, means, readonly, change }: Props = $props();
 
   const put = (at: number, next: Partial<MenuChoice>) =>
     change(choices.map((one, i) => (i === at ? { ...one, ...next } : one)));
   /** What none of the choices means yet. */
+  const words = $derived(means?.words ?? []);
   const unmeant = $derived(
     [...words, ...(words.length > 0 ? ['absent'] : [])].find(
       (word) => !choices.some((one) => one.is === word),
@@ -53,7 +55,24 @@
         />
       </div>
       <div class="min-w-0">
-        {#if words.length > 0}
+        {#if means?.several}
+          <div class="flex flex-wrap" role="group" aria-label="Choice {i + 1} of {of} means">
+            {#each words as word (word)}
+              <button
+                class="min-h-11 min-w-8 grow border border-rule text-sm max-sm:min-w-11 {choice.is
+                  .split(' ')
+                  .includes(word)
+                  ? 'bg-ink text-paper'
+                  : ''}"
+                disabled={readonly}
+                aria-label={choiceTold(word)}
+                aria-pressed={choice.is.split(' ').includes(word)}
+                onclick={() => put(i, { is: toggled(choice.is, word, words) })}
+                >{choiceTold(word).slice(0, 2)}</button
+              >
+            {/each}
+          </div>
+        {:else if words.length > 0}
           <select
             class="{FIELD} w-full"
             disabled={readonly}

@@ -9,7 +9,7 @@
   import { wordsOf } from '../lib/words';
   import ChoicesTable from './ChoicesTable.svelte';
   import { keyOf } from './deviceSheet';
-  import { knobFor, moved, notedKnob, summed } from './knobs';
+  import { knobFor, moved, notedKnob, settableOf, summed } from './knobs';
   import type { PlanEditor } from './planEditor.svelte';
   import Fields from './system/Fields.svelte';
   import Picks from './system/Picks.svelte';
@@ -63,7 +63,8 @@
     })),
   );
   const free = $derived(settables.filter((one) => !profile.knobs.some((knob) => keyOf(knob) === one.name)));
-  const chosen = $derived(free.find((one) => one.name === wanted.trim()));
+  const isEntry = $derived(profile.knobs.some((knob) => keyOf(knob) === wanted.trim()));
+  const chosen = $derived(isEntry ? undefined : settableOf(settables, wanted.trim()));
   const stepOf = (knob: Knob, i: number) => (knob.kind === 'noted' ? knob.id : String(i));
   /** What is wrong with an entry: in itself, or in what it names. */
   const wrongAt = (knob: Knob, i: number) => [
@@ -91,8 +92,6 @@
   }
 
   const putKnobs = (knobs: Knob[], says: string) => put({ knobs }, `${says}, ${profile.name}`);
-
-  const wordsAt = (setting: string) => settables.find((one) => one.name === setting)?.words ?? [];
 
   function change(at: number, next: Knob) {
     putKnobs(
@@ -236,7 +235,7 @@
               <ChoicesTable
                 of={knob.label}
                 choices={knob.choices}
-                words={knob.kind === 'word' ? wordsAt(knob.setting) : []}
+                means={knob.kind === 'word' ? settableOf(settables, knob.setting) : undefined}
                 {readonly}
                 change={(choices) => change(i, { ...knob, choices })}
               />
@@ -261,9 +260,7 @@
       <Action onclick={() => add(notedKnob(profile))}>Add one that is only noted</Action>
       {#if wanted.trim() !== '' && !chosen}
         <p class="text-soft" role="status">
-          {profile.knobs.some((knob) => keyOf(knob) === wanted.trim())
-            ? 'It is an entry already.'
-            : 'No plan has that; choose from the list.'}
+          {isEntry ? 'It is an entry already.' : 'No plan has that; choose from the list.'}
         </p>
       {/if}
     </div>

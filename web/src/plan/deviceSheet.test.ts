@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import type { DeviceProfile, Setting } from '../lib/api/api';
 import { choiceTold, csvOf, isAsItComes, partsBegin, remarks, rowsOf, textOf, told } from './deviceSheet';
-import { knobFor, moved, notedKnob, summed } from './knobs';
+import { knobFor, moved, notedKnob, settableOf, summed, toggled } from './knobs';
 
 const profile: DeviceProfile = {
   id: 'box',
@@ -84,14 +84,25 @@ describe('a sheet', () => {
 
 describe('a menu that is made', () => {
   it('begins an entry with what its unit usually takes, and a choice with all its words', () => {
-    expect(knobFor({ name: 'charging.floatVolts', unit: 'V', words: [] })).toMatchObject({
+    expect(knobFor({ name: 'charging.floatVolts', unit: 'V', words: [], several: false })).toMatchObject({
       least: 10,
       most: 64,
       step: 0.1,
     });
-    const word = knobFor({ name: 'ac.exportsSurplus', unit: '', words: ['true', 'false'] });
+    const word = knobFor({ name: 'ac.exportsSurplus', unit: '', words: ['true', 'false'], several: false });
     expect(summed(word)).toBe('yes, no');
     expect(notedKnob(profile)).toMatchObject({ id: 'noted-1' });
     expect(moved(['a', 'b', 'c'], 2, -1)).toEqual(['a', 'c', 'b']);
+  });
+
+  it('chooses several together, in their order; each entry of a list is like its first', () => {
+    const days = ['MONDAY', 'TUESDAY', 'SUNDAY'];
+    expect(toggled('SUNDAY', 'MONDAY', days)).toBe('MONDAY SUNDAY');
+    expect(toggled('MONDAY', 'MONDAY', days)).toBe('absent');
+    expect(choiceTold('MONDAY SUNDAY')).toBe('monday, sunday');
+    const listed = { name: 'clockSchedule.spans.0.weekdays', unit: '', words: days, several: true };
+    const third = settableOf([listed], 'clockSchedule.spans.2.weekdays');
+    expect(third).toMatchObject({ name: 'clockSchedule.spans.2.weekdays', several: true });
+    expect(settableOf([listed], 'clockSchedule.spans.weekdays')).toBeUndefined();
   });
 });

@@ -14,6 +14,7 @@ export const keyOf = (knob: Knob) => (knob.kind === 'noted' ? knob.id : knob.set
 /** A choice of the plan as it is said. */
 export function choiceTold(word: string): string {
   const known: Record<string, string> = { true: 'yes', false: 'no', absent: 'not set' };
+  if (word.includes(' ')) return word.split(' ').map(choiceTold).join(', ');
   return known[word] ?? (/[a-z]/.test(word) ? wordsOf(word) : choiceOf(word));
 }
 

@@ -16,12 +16,29 @@ const USUAL: Record<string, [least: number, most: number, step: number]> = {
 /** A new entry of a menu for something that a plan has. */
 export function knobFor(one: Settable): Knob {
   const label = wordsOf(one.name.split('.').at(-1) ?? one.name);
+  if (one.several) {
+    const choices = [{ enter: 'all', is: 'absent', forces: {} }];
+    return { kind: 'word', setting: one.name, label, choices };
+  }
   if (one.words.length > 0) {
     const choices = one.words.map((word) => ({ enter: choiceTold(word), is: word, forces: {} }));
     return { kind: 'word', setting: one.name, label, choices };
   }
   const [least, most, step] = USUAL[one.unit] ?? [0, 1000, 1];
   return { kind: 'number', setting: one.name, label, unit: one.unit, ofOurs: 1, least, most, step };
+}
+
+/** What of a plan has a name; each entry of a list is like its first. */
+export function settableOf(settables: Settable[], name: string): Settable | undefined {
+  const found = settables.find((one) => one.name === name.replace(/\.\d{1,2}(?=\.|$)/g, '.0'));
+  return found && { ...found, name };
+}
+
+/** One word more, or less, of several that can be chosen together: in their order; none of them is absent. */
+export function toggled(is: string, word: string, words: string[]): string {
+  const chosen = is.split(' ');
+  const next = words.filter((one) => chosen.includes(one) !== (one === word));
+  return next.join(' ') || 'absent';
 }
 
 /** A new entry that stands for nothing in a plan. */

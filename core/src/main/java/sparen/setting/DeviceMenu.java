@@ -113,6 +113,7 @@ final class DeviceMenu {
                     .ifPresent(knob -> rows.add(
                             new Row(Optional.of(knob), entries.function(output.id(), path, knob, kind.name()))));
             part(output.id(), kind.name(), path, (Record) rule);
+            restrictions(output.id(), kind.name(), path, (Record) rule);
         } else {
             CodedSwitch.settings(plan, device, output.id(), kind.name(), path, (Record) rule)
                     .forEach(one -> rows.add(new Row(Optional.empty(), one)));
@@ -173,6 +174,16 @@ final class DeviceMenu {
                 }
             }
         }
+    }
+
+    /** Days and months that a rule is bound to, and that the device has no entry for: there it acts on all. */
+    private void restrictions(String at, String kind, String path, Record rule) {
+        ValuesIn.words(rule, (field, word) -> {
+            if (ValuesIn.isSeveral(Fields.at(rule, field))
+                    && device.profile().word(setting(kind, field)).isEmpty()) {
+                rows.add(new Row(Optional.empty(), entries.missingWord(at, path, field, word)));
+            }
+        });
     }
 
     private static String setting(String kind, String field) {

@@ -1,6 +1,8 @@
 package sparen.setting;
 
 import java.util.List;
+import java.util.stream.Stream;
+import sparen.device.MenuChoice;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.rule.RuleKind;
@@ -67,6 +69,16 @@ public final class DeviceSettings {
 
     /** A word of a plan as the constant it stands for, of the same sort as another. */
     private static Object constant(Object like, String word) {
+        if (like instanceof List<?> several) {
+            return word.equals(MenuChoice.ABSENT)
+                    ? List.of()
+                    : Stream.of(word.split(" "))
+                            .map(one -> constant(several.get(0), one))
+                            .toList();
+        }
+        if (like instanceof Integer) {
+            return Integer.valueOf(word);
+        }
         return like instanceof Enum<?> constant
                 ? Enum.valueOf(constant.getDeclaringClass(), word)
                 : Boolean.valueOf(word);

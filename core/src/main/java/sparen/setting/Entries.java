@@ -119,7 +119,7 @@ final class Entries {
                 knob.choices().stream().filter(one -> one.is().equals(wanted)).findFirst();
         boolean isFixed = knob.choices().size() == 1;
         Optional<String> instead = isFixed && chosen.isEmpty()
-                ? Optional.of(knob.choices().get(0)).map(MenuChoice::is).filter(one -> isSettable(one, wanted))
+                ? Optional.of(knob.choices().get(0)).map(MenuChoice::is).filter(one -> isSettable(knob, one, wanted))
                 : Optional.empty();
         return entry(Setting.Kind.WORD, at, path, knob)
                 .enter(chosen.map(MenuChoice::enter)
@@ -144,9 +144,14 @@ final class Entries {
         return one.withEffectiveWord(one.wantedWord());
     }
 
-    /** What the plan says nothing of stands for what it is by itself, and has no constant to be put there. */
-    private static boolean isSettable(String instead, String wanted) {
-        return !instead.equals(MenuChoice.ABSENT) && !wanted.equals(MenuChoice.ABSENT);
+    /**
+     * What the plan says nothing of stands for what it is by itself, and has no constant to be put there; of what is chosen together
+     * there can be none.
+     */
+    private static boolean isSettable(WordKnob knob, String instead, String wanted) {
+        boolean canBeNone =
+                Settables.of(knob.setting()).map(Settables.Settable::several).orElse(false);
+        return !wanted.equals(MenuChoice.ABSENT) && (canBeNone || !instead.equals(MenuChoice.ABSENT));
     }
 
     /** A choice of a plan as a person says it. */

@@ -5,6 +5,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import sparen.device.DeviceProfile;
 import sparen.device.Hiding;
@@ -29,6 +30,10 @@ public final class Settables {
     /** Which kind of rule an output carries: the function that is chosen for it. */
     static final String FUNCTION = "output.rule";
 
+    /** In a list of whole numbers a plan has months. */
+    private static final List<String> MONTHS =
+            IntStream.rangeClosed(1, 12).mapToObj(String::valueOf).toList();
+
     private static final Map<String, Class<?>> PARTS = parts();
 
     private Settables() {}
@@ -39,8 +44,9 @@ public final class Settables {
      * @param name such as {@code voltageDisconnect.lvdVolts} or {@code ac.windows.0.watts}
      * @param unit of a number; empty for a ratio and for what is chosen
      * @param words what can be chosen, as in documents; none for a number
+     * @param several whether several of them can be chosen together: they stand in this order, with blanks between
      */
-    public record Settable(String name, String unit, List<String> words) {}
+    public record Settable(String name, String unit, List<String> words, boolean several) {}
 
     private static Map<String, Class<?>> parts() {
         Map<String, Class<?>> parts = new LinkedHashMap<>();
@@ -61,7 +67,7 @@ public final class Settables {
     }
 
     private static Settable function() {
-        return new Settable(FUNCTION, "", Rules.ALL.stream().map(RuleKind::name).toList());
+        return new Settable(FUNCTION, "", Rules.ALL.stream().map(RuleKind::name).toList(), false);
     }
 
     private static void add(List<Settable> all, String name, Class<?> type) {
@@ -70,11 +76,29 @@ public final class Settables {
             RecordType record = RecordType.of(type);
             for (String component : record.names()) {
                 Class<?> held = record.holds(component).orElseThrow();
-                if (!isPart(held)) {
+                Optional<Settable> several = several(record, component, name + "." + component);
+                several.ifPresent(all::add);
+                if (several.isEmpty() && !isPart(held)) {
                     add(all, name + "." + component + (record.isList(component) ? ".0" : ""), held);
                 }
             }
         }
+    }
+
+    /** What is chosen together: months by their numbers, or constants such as weekdays. */
+    private static Optional<Settable> several(RecordType record, String component, String name) {
+        Class<?> held =
+                record.holds(component).filter(type -> record.isList(component)).orElse(Object.class);
+        List<String> words = held == Integer.class ? MONTHS : constants(held);
+        return words.isEmpty() ? Optional.empty() : Optional.of(new Settable(name, "", words, true));
+    }
+
+    private static List<String> constants(Class<?> type) {
+        return type.isEnum()
+                ? Stream.of(type.getEnumConstants())
+                        .map(one -> ((Enum<?>) one).name())
+                        .toList()
+                : List.of();
     }
 
     /** What has an id is a part of its own. */
@@ -85,19 +109,14 @@ public final class Settables {
     private static Optional<Settable> leaf(String name, Class<?> type) {
         if (type == double.class || type == Double.class) {
             return Optional.of(
-                    new Settable(name, Unit.ofPath(name.replace('.', '/')).symbol(), List.of()));
+                    new Settable(name, Unit.ofPath(name.replace('.', '/')).symbol(), List.of(), false));
         }
         if (type == boolean.class || type == Boolean.class) {
-            return Optional.of(new Settable(name, "", List.of("true", "false")));
+            return Optional.of(new Settable(name, "", List.of("true", "false"), false));
         }
-        return type.isEnum()
-                ? Optional.of(new Settable(
-                        name,
-                        "",
-                        Stream.of(type.getEnumConstants())
-                                .map(one -> ((Enum<?>) one).name())
-                                .toList()))
-                : Optional.empty();
+        return Optional.of(constants(type))
+                .filter(words -> !words.isEmpty())
+                .map(words -> new Settable(name, "", words, false));
     }
 
     /** The one with a name; empty when no plan has it. */
@@ -117,6 +136,10 @@ public final class Settables {
                 return Optional.empty();
             }
             RecordType record = RecordType.of(type.get());
+            Optional<Settable> several = several(record, step, name);
+            if (several.isPresent()) {
+                return several.filter(one -> step.equals(steps.get(steps.size() - 1)));
+            }
             inList = record.isList(step);
             type = record.holds(step);
         }
@@ -147,11 +170,22 @@ public final class Settables {
             if (settable.words().isEmpty()) {
                 throw new InvalidQuantity(at + ".setting", "\"" + word.setting() + "\" is a number, not a choice");
             }
-            List<String> words = Stream.concat(settable.words().stream(), Stream.of(MenuChoice.ABSENT))
-                    .toList();
-            word.choices().forEach(choice -> Bounds.known(at + ".choices", choice.is(), words));
+            word.choices().forEach(choice -> choice(at + ".choices", settable, choice.is()));
         } else if (!(knob instanceof NotedKnob)) {
             number(at + ".setting", knob.key());
+        }
+    }
+
+    private static void choice(String field, Settable settable, String is) {
+        if (is.equals(MenuChoice.ABSENT)) {
+            return;
+        }
+        List<String> chosen = settable.several() ? List.of(is.split(" ")) : List.of(is);
+        chosen.forEach(one -> Bounds.known(field, one, settable.words()));
+        List<String> inOrder =
+                settable.words().stream().filter(chosen::contains).toList();
+        if (!inOrder.equals(chosen)) {
+            throw new InvalidQuantity(field, "\"" + is + "\" has to be \"" + String.join(" ", inOrder) + "\"");
         }
     }
 

@@ -4,6 +4,8 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.BiConsumer;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
+import sparen.device.MenuChoice;
 import sparen.quantity.Fields;
 
 /** The values of one sort in a part of a plan, however deep, each by its path within the part; what has an id is a part of its own. */
@@ -26,13 +28,25 @@ final class ValuesIn {
         new ValuesIn(ValuesIn::isWord, (path, value) -> takes.accept(path, word(value))).record("", record);
     }
 
-    /** Whether a value is a choice, or a yes or no. */
+    /** Whether a value is a choice, or a yes or no, or some of what can be chosen together. */
     static boolean isWord(Object value) {
-        return value instanceof Enum || value instanceof Boolean;
+        return value instanceof Enum || value instanceof Boolean || isSeveral(value);
     }
 
-    /** A choice as in documents. */
+    /** Whether it is some of what can be chosen together, such as weekdays; none of them is none. */
+    static boolean isSeveral(Object value) {
+        return value instanceof List<?> list
+                && !list.isEmpty()
+                && list.stream().allMatch(one -> one instanceof Enum || one instanceof Integer);
+    }
+
+    /** A choice as in documents; several in their own order with blanks between, {@link MenuChoice#ABSENT} for none of them. */
     static String word(Object value) {
+        if (value instanceof List<?> list) {
+            return list.isEmpty()
+                    ? MenuChoice.ABSENT
+                    : list.stream().distinct().sorted().map(ValuesIn::word).collect(Collectors.joining(" "));
+        }
         return value instanceof Enum<?> constant ? constant.name() : String.valueOf(value);
     }
 

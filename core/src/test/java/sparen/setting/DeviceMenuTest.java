@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
+import java.time.DayOfWeek;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,8 +27,11 @@ import sparen.device.WordKnobBuilder;
 import sparen.program.AcProgram;
 import sparen.program.FullSite;
 import sparen.program.Plan;
+import sparen.program.Rule;
+import sparen.program.rule.ClockSchedule;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import sparen.site.DailySpan;
 
 /**
  * Choices, noted settings, what one entry forces in another and what hides it. That menus do so is common practice, no source. The
@@ -147,6 +151,46 @@ public class DeviceMenuTest {
                 Optional.of("it has no choice for voltage disconnect"));
     }
 
+    private static final String DAYS = "program/outputs/radio/automatic/spans/0/weekdays";
+    private static final WordKnob ON_DAYS = word(
+            "clockSchedule.spans.0.weekdays",
+            choice("all", MenuChoice.ABSENT),
+            choice("Sa-Su", "SATURDAY SUNDAY"),
+            choice("Mo", "MONDAY"));
+
+    private static Plan onDays(List<WordKnob> knobs, DayOfWeek... days) {
+        DeviceProfile profile =
+                profile(knobs.toArray(Knob[]::new)).withOutputs(1).withRules(List.of("clockSchedule"));
+        FittedDevice device = new FittedDevice("box", "The box", profile, List.of("radio"), Optional.empty());
+        Rule clock = new ClockSchedule(List.of(new DailySpan(8, 20, List.of(days), List.of())));
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/devices", List.of(device));
+        plan = Fields.withAt(plan, "program/outputs/radio/protection", null);
+        return Fields.withAt(plan, "program/outputs/radio/automatic", clock);
+    }
+
+    /** Weekdays are chosen together, whatever order the plan has them in; a timer without an entry for them says so. */
+    @Test
+    public void whatIsChosenTogetherIsOneEntry() {
+        Plan weekend = onDays(List.of(ON_DAYS), DayOfWeek.SUNDAY, DayOfWeek.SATURDAY);
+        assertEquals(at(weekend, DAYS).enter(), "Sa-Su");
+        assertEquals(at(onDays(List.of(ON_DAYS)), DAYS).enter(), "all");
+        assertEquals(
+                at(onDays(List.of(ON_DAYS), DayOfWeek.FRIDAY), DAYS).problem(),
+                Optional.of("it has no choice for friday"));
+        assertTrue(at(onDays(List.of(), DayOfWeek.FRIDAY), DAYS)
+                .problem()
+                .orElseThrow()
+                .startsWith("it has no setting"));
+        WordKnob daily = word(ON_DAYS.setting(), choice("all", MenuChoice.ABSENT));
+        Plan fixed = onDays(List.of(daily), DayOfWeek.FRIDAY);
+        assertEquals(
+                Fields.at(DeviceSettings.asSet(fixed), DAYS), List.of(), "it is closed on all days, and simulated so");
+        WordKnob mondays = word(ON_DAYS.setting(), choice("Mo", "MONDAY"));
+        assertEquals(
+                Fields.at(DeviceSettings.asSet(onDays(List.of(mondays), DayOfWeek.FRIDAY)), DAYS),
+                List.of(DayOfWeek.MONDAY));
+    }
+
     /** A choice of the AC side that is not as it comes, and that the device has no entry for, is told. */
     @Test
     public void aChoiceWithoutAnEntryIsTold() {
@@ -201,6 +245,10 @@ public class DeviceMenuTest {
             {"usual", (Runnable) () -> CELLS.withUsual("L9")},
             {"knobs.0.setting", (Runnable) () -> Settables.check(profile(volts("floatVolt")))},
             {"knobs.0.choices", (Runnable) () -> Settables.check(profile(word("ac.source", choice("X", "SUN"))))},
+            {
+                "knobs.0.choices",
+                (Runnable) () -> Settables.check(profile(word(ON_DAYS.setting(), choice("we", "SUNDAY SATURDAY"))))
+            },
             {"knobs.0.setting", (Runnable) () -> Settables.check(profile(word("ac.toAcVolts", choice("X", "1"))))},
             {
                 "knobs.0.setting",
@@ -229,6 +277,9 @@ public class DeviceMenuTest {
         assertTrue(Settables.of("ac.source").orElseThrow().words().contains("SUN_FIRST"));
         assertEquals(Settables.of("ac.windows"), Optional.empty());
         assertEquals(Settables.of("charging"), Optional.empty());
+        assertEquals(
+                Settables.of("generatorStart.quietMonths").orElseThrow().words().size(), 12);
+        assertEquals(Settables.of("clockSchedule.spans.0.weekdays.0"), Optional.empty());
         List<String> names =
                 Settables.all().stream().map(Settables.Settable::name).toList();
         assertTrue(names.containsAll(
