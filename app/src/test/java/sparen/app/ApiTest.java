@@ -28,8 +28,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** The API over real HTTP with a real database. */
 public class ApiTest extends OverHttp {
 
-    private static final Path OPENAPI = Path.of("../web/openapi.json");
-
     @Test
     public void nothingIsToldWithoutSigningInAndHeadersAreStrict() throws Exception {
         Browser stranger = new Browser();

@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.file.Path;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
@@ -19,8 +20,19 @@ import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** Speaks to the application over real HTTP, with a real database, as a browser does. */
-@SpringBootTest(webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT, properties = "sparen.demo=true")
+@SpringBootTest(
+        webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
+        properties = {
+            "sparen.demo=true",
+            "springdoc.paths-to-match=/api/**",
+            "springdoc.default-produces-media-type=application/json",
+            "springdoc.default-consumes-media-type=application/json",
+            "springdoc.writer-with-order-by-keys=true"
+        })
 abstract class OverHttp extends AbstractTestNGSpringContextTests {
+    /** The description of the API, from which the interface's types are made. */
+    static final Path OPENAPI = Path.of("../web/openapi.json");
+
     static final JsonMapper JSON = JsonMapper.builder().build();
 
     @LocalServerPort
@@ -68,6 +80,10 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
 
         HttpResponse<String> post(String path, JsonNode body) throws Exception {
             return send("POST", path, "application/json", body.toString());
+        }
+
+        HttpResponse<String> put(String path, JsonNode body) throws Exception {
+            return send("PUT", path, "application/json", body.toString());
         }
 
         /** The status of a sign-in that asks for no token first. */

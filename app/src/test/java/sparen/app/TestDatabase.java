@@ -109,8 +109,9 @@ public final class TestDatabase {
                     .isEmpty());
             // As tables are copied: in any order, whatever refers to what.
             all.append("set session_replication_role = replica;");
-            tables().forEach(table ->
-                    all.append("delete from public.%1$s; insert into public.%1$s table kept.%1$s;".formatted(table)));
+            tables().forEach(table -> all.append(
+                    "delete from public.%1$s; insert into public.%1$s overriding system value table kept.%1$s;"
+                            .formatted(table)));
         } else {
             // What is ahead of the sites is worked out by itself after the start: it is remembered too, and not done
             // before each test.

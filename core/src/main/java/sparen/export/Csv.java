@@ -10,7 +10,7 @@ import java.util.regex.Pattern;
  * A table as text: comma-separated, RFC 4180. A name that a spreadsheet would take for a formula stands behind an apostrophe (OWASP, CSV
  * injection, from memory); numbers stay numbers.
  */
-final class Csv {
+public final class Csv {
     private static final Pattern FORMULA = Pattern.compile("[=+\\-@\\t\\r].*", Pattern.DOTALL);
     private static final Pattern NUMBER = Pattern.compile("[+-]?\\d[\\d.]*([eE][+-]?\\d+)?");
 
@@ -20,17 +20,20 @@ final class Csv {
         this.writer = writer;
     }
 
-    static String of(Consumer<Csv> rows) {
+    /** A table of some rows. */
+    public static String of(Consumer<Csv> rows) {
         StringWriter text = new StringWriter();
         rows.accept(new Csv(CsvWriter.builder().bufferSize(0).build(text)));
         return text.toString();
     }
 
-    void writeRecord(String... cells) {
+    /** Adds a row. */
+    public void writeRecord(String... cells) {
         writeRecord(Arrays.asList(cells));
     }
 
-    void writeRecord(Iterable<String> cells) {
+    /** Adds a row. */
+    public void writeRecord(Iterable<String> cells) {
         CsvWriter.CsvWriterRecord row = writer.writeRecord();
         cells.forEach(cell -> row.writeField(plain(cell)));
         row.endRecord();

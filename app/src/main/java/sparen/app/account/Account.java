@@ -1,5 +1,7 @@
 package sparen.app.account;
 
+import sparen.app.right.Role;
+
 /**
  * A person who may sign in.
  *
@@ -7,5 +9,17 @@ package sparen.app.account;
  * @param fullName shown
  * @param passwordHash bcrypt
  * @param role what they may do
+ * @param writesToDevices whether they may also write to devices
+ * @param active whether they may sign in at all
+ * @param epoch goes up with whatever ends their sessions
+ * @param secondFactor secret of their second factor, base 32; null for none
  */
-record Account(String name, String fullName, String passwordHash, Role role) {}
+record Account(
+        String name,
+        String fullName,
+        String passwordHash,
+        Role role,
+        boolean writesToDevices,
+        boolean active,
+        int epoch,
+        String secondFactor) {}

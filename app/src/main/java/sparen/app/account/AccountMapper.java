@@ -1,43 +1,59 @@
 package sparen.app.account;
 
-import java.time.Instant;
+import java.util.List;
 import java.util.Optional;
-import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
+import org.apache.ibatis.annotations.Update;
+import sparen.app.right.Role;
 
-/** Accounts and failed sign-ins in the database. */
+/** Accounts in the database. */
 @Mapper
 interface AccountMapper {
-    @Select("select name, full_name, password_hash, role from account where name = #{name}")
+    String COLUMNS = "name, full_name, password_hash, role, writes_to_devices, active, epoch, second_factor";
+
+    @Select("select " + COLUMNS + " from account where name = #{name}")
     Optional<Account> find(String name);
+
+    @Select("select " + COLUMNS + " from account order by name")
+    List<Account> list();
 
     @Insert(
             """
-            insert into account (name, full_name, password_hash, role)
-            values (#{name}, #{fullName}, #{passwordHash}, #{role})
-            on conflict (name) do update set password_hash = excluded.password_hash
+            insert into account (name, full_name, password_hash, role, writes_to_devices)
+            values (#{name}, #{fullName}, #{passwordHash}, #{role}, #{writesToDevices})
+            on conflict (name) do nothing
             """)
-    void put(Account account);
+    int insert(String name, String fullName, String passwordHash, Role role, boolean writesToDevices);
 
-    @Insert("insert into sign_in_failure (account, address, at) values (#{account}, #{address}, #{at})")
-    void addFailure(String account, String address, Instant at);
+    @Update("update account set password_hash = #{passwordHash}, epoch = epoch + 1 where name = #{name}")
+    int setPassword(String name, String passwordHash);
 
-    @Select(
-            "select count(*) from sign_in_failure where account = #{account} and address = #{address} and at > #{since}")
-    int countFailures(String account, String address, Instant since);
+    @Update(
+            """
+            update account set full_name = #{fullName}, role = #{role}, writes_to_devices = #{writesToDevices}, active = #{active},
+              epoch = epoch + case when (role, writes_to_devices, active) = (#{role}, #{writesToDevices}, #{active}) then 0 else 1 end
+            where name = #{name}
+            """)
+    int change(String name, String fullName, Role role, boolean writesToDevices, boolean active);
 
-    @Select("select count(*) from sign_in_failure where address = #{address} and at > #{since}")
-    int countFailuresFrom(String address, Instant since);
+    @Update("update account set epoch = epoch + 1 where name = #{name}")
+    int endSessions(String name);
 
-    @Select("select count(*) from sign_in_failure where account = #{account} and at > #{since}")
-    int countFailuresOf(String account, Instant since);
+    @Update(
+            """
+            update account set second_factor = #{secret},
+              epoch = epoch + case when #{endsSessions} then 1 else 0 end
+            where name = #{name}
+            """)
+    int setSecondFactor(String name, String secret, boolean endsSessions);
 
-    /** Waits until nobody else counts what is from or for the same, to the end of the transaction. */
-    @Select("select pg_advisory_xact_lock(hashtextextended(#{what}, 0)) is null")
-    boolean inTurn(String what);
+    /** Takes a step of time as used; 0 where it was already, or a later one. */
+    @Update("update account set second_factor_step = #{step} where name = #{name} and second_factor_step < #{step}")
+    int useStep(String name, long step);
 
-    @Delete("delete from sign_in_failure where account = #{account} and address = #{address} or at <= #{before}")
-    void forgetFailures(String account, String address, Instant before);
+    /** Names of those administrators who can sign in; who asks is alone with them to the end of the transaction. */
+    @Select("select name from account where role = 'ADMINISTRATOR' and active order by name for update")
+    List<String> administrators();
 }

@@ -2,9 +2,9 @@ package sparen.app.account;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import java.time.Clock;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
-import org.springframework.http.HttpMethod;
 import org.springframework.http.MediaType;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
@@ -14,9 +14,11 @@ import org.springframework.security.config.annotation.web.configurers.AbstractHt
 import org.springframework.security.crypto.bcrypt.BCryptPasswordEncoder;
 import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
+import org.springframework.security.web.authentication.AnonymousAuthenticationFilter;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
 import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
+import sparen.app.right.Role;
 
 /** Who reaches what, and the headers every answer carries. */
 @Configuration
@@ -27,36 +29,37 @@ class SecurityConfiguration {
     private static final int BCRYPT_STRENGTH = 11;
 
     @Bean
-    SecurityFilterChain security(HttpSecurity http, SecurityContextRepository contexts) {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers(HttpMethod.POST, "/api/session")
+    SecurityFilterChain security(
+            HttpSecurity http, SecurityContextRepository contexts, Accounts accounts, ApiTokens tokens, Clock clock) {
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/session", "/api/one-time-links/**")
                         .permitAll()
-                        .requestMatchers("/api/reading/**", "/api/season/**", "/api/bench/**")
+                        // Who may do what there, each operation says: Access looks at it.
+                        .requestMatchers("/api/**", "/v3/api-docs")
                         .authenticated()
-                        .requestMatchers(HttpMethod.GET, "/api/**", "/v3/api-docs")
-                        .authenticated()
-                        .requestMatchers(HttpMethod.DELETE, "/api/session")
-                        .authenticated()
-                        .requestMatchers("/api/**")
-                        .hasRole(Role.TECHNICIAN.name())
-                        .requestMatchers("/actuator/health", "/", "/index.html", "/assets/**", "/favicon.svg", "/error")
+                        .requestMatchers("/actuator/prometheus")
+                        .hasRole(Role.ADMINISTRATOR.name())
+                        .requestMatchers(
+                                "/actuator/health/**", "/", "/index.html", "/assets/**", "/favicon.svg", "/error")
                         .permitAll()
                         .anyRequest()
                         .denyAll())
-                .csrf(csrf -> csrf.spa())
+                .csrf(csrf -> csrf.spa().ignoringRequestMatchers(CurrentAccount::hasToken))
+                .addFilterBefore(new CurrentAccount(accounts, tokens, clock), AnonymousAuthenticationFilter.class)
                 .securityContext(context -> context.securityContextRepository(contexts))
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)
                 .requestCache(AbstractHttpConfigurer::disable)
-                .exceptionHandling(
-                        handling -> handling.authenticationEntryPoint((request, response, missing) -> write(
-                                        response, HttpServletResponse.SC_UNAUTHORIZED, "signed-out", "Sign in first."))
-                                .accessDeniedHandler(
-                                        (request, response, denied) -> write(
-                                                response,
-                                                HttpServletResponse.SC_FORBIDDEN,
-                                                "not-allowed",
-                                                "Your account may read this but not change it, or the page is out of date: reload it.")))
+                .exceptionHandling(handling -> handling.authenticationEntryPoint((request, response, missing) -> write(
+                                response,
+                                HttpServletResponse.SC_UNAUTHORIZED,
+                                "signed-out",
+                                "Sign in first, or with a token that holds."))
+                        .accessDeniedHandler((request, response, denied) -> write(
+                                response,
+                                HttpServletResponse.SC_FORBIDDEN,
+                                "not-allowed",
+                                "Your account may not do this, or the page is out of date: reload it.")))
                 .headers(headers -> headers.contentSecurityPolicy(policy -> policy.policyDirectives(CONTENT_POLICY))
                         .referrerPolicy(policy -> policy.policy(ReferrerPolicy.NO_REFERRER))
                         .permissionsPolicyHeader(

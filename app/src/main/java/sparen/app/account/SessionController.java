@@ -2,7 +2,10 @@ package sparen.app.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
+import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.UsernamePasswordAuthenticationToken;
@@ -19,6 +22,12 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
+import sparen.app.crew.Crews;
+import sparen.app.right.Allowed;
+import sparen.app.right.Anyone;
+import sparen.app.right.Role;
 import sparen.app.web.Refusal;
 import sparen.quantity.Bounds;
 
@@ -26,54 +35,120 @@ import sparen.quantity.Bounds;
 @RestController
 @RequestMapping("/api/session")
 class SessionController {
-    private static final int LONGEST_PASSWORD = 72;
-
     private final AuthenticationManager manager;
     private final SecurityContextRepository contexts;
     private final Accounts accounts;
+    private final OrganisationMapper organisation;
+    private final Crews crews;
+    private final SecondFactor secondFactor;
     private final SignInThrottle throttle;
+    private final AuditLog audit;
 
     SessionController(
             AuthenticationManager manager,
             SecurityContextRepository contexts,
             Accounts accounts,
-            SignInThrottle throttle) {
+            OrganisationMapper organisation,
+            Crews crews,
+            SecondFactor secondFactor,
+            SignInThrottle throttle,
+            AuditLog audit) {
         this.manager = manager;
         this.contexts = contexts;
         this.accounts = accounts;
+        this.organisation = organisation;
+        this.crews = crews;
+        this.secondFactor = secondFactor;
         this.throttle = throttle;
+        this.audit = audit;
     }
 
-    /** Name and password. */
-    record Credentials(String name, String password) {
+    /**
+     * Name and password.
+     *
+     * @param code of the second factor; absent until it is asked for
+     */
+    record Credentials(String name, String password, Optional<String> code) {
         Credentials {
             Bounds.name("name", name);
-            Bounds.present("password", password);
-            Bounds.within("password", password.length(), "characters", 1, LONGEST_PASSWORD);
+            Passwords.bounded("password", password);
+            code = Bounds.orEmpty(code);
+            code.ifPresent(given -> SecondFactor.check("code", given));
         }
     }
 
-    /** Who is signed in. */
-    record SignedIn(String name, String fullName, Role role) {}
+    /**
+     * Who is signed in.
+     *
+     * @param organisation what it is called
+     * @param writesToDevices whether they may write to devices
+     * @param hasSecondFactor whether one is asked of them
+     * @param secondFactorWanted whether they have to set one up before anything else
+     * @param onlySees ids of the sites that they see and may not change by their crews
+     */
+    record SignedIn(
+            String name,
+            String fullName,
+            Role role,
+            String organisation,
+            boolean writesToDevices,
+            boolean hasSecondFactor,
+            boolean secondFactorWanted,
+            List<String> onlySees) {}
 
     @GetMapping
-    SignedIn current(Authentication authentication) {
-        return signedIn(authentication.getName());
+    @Allowed(value = Role.OBSERVER, beforeSecondFactor = true)
+    SignedIn current(Authentication who) {
+        Account account = accounts.find(who.getName());
+        OrganisationMapper.Organisation ours = organisation.get();
+        boolean hasSecondFactor = account.secondFactor() != null;
+        return new SignedIn(
+                account.name(),
+                account.fullName(),
+                account.role(),
+                ours.name(),
+                account.writesToDevices(),
+                hasSecondFactor,
+                ours.secondFactorRequired() && !hasSecondFactor,
+                crews.onlySeenBy(who).stream().sorted().toList());
     }
 
     @PostMapping
+    @Anyone
     SignedIn signIn(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
         String address = request.getRemoteAddr();
         throttle.attempt(credentials.name(), address);
-        Authentication authentication = authenticate(credentials);
-        throttle.succeeded(credentials.name(), address);
-        if (request.getSession(false) != null) {
-            request.changeSessionId();
+        Authentication who = authenticate(credentials);
+        Account account = accounts.find(who.getName());
+        if (account.secondFactor() != null) {
+            second(account, credentials.code(), address);
         }
+        throttle.succeeded(credentials.name(), address);
+        Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
+        request.getSession(true).setAttribute(CurrentAccount.EPOCH, account.epoch());
         SecurityContext context = SecurityContextHolder.createEmptyContext();
-        context.setAuthentication(authentication);
+        context.setAuthentication(who);
+        SecurityContextHolder.setContext(context);
         contexts.saveContext(context, request, response);
-        return signedIn(authentication.getName());
+        audit.note(Deed.SIGNED_IN, "");
+        return current(who);
+    }
+
+    /** The password was right: what is still missing may be said. */
+    private void second(Account account, Optional<String> code, String address) {
+        if (code.isEmpty()) {
+            throttle.succeeded(account.name(), address);
+            throw new Refusal(
+                    HttpStatus.UNAUTHORIZED, "code-wanted", "Enter the 6 digits of your authenticator.", Map.of());
+        }
+        if (!secondFactor.accepts(account.name(), account.secondFactor(), code.get())) {
+            audit.note(Deed.SIGN_IN_REFUSED, account.name(), "", "wrong code");
+            throw new Refusal(
+                    HttpStatus.UNAUTHORIZED,
+                    "wrong-code",
+                    "That is not the code of now, or it was used already. Wait for the next one.",
+                    Map.of());
+        }
     }
 
     private Authentication authenticate(Credentials credentials) {
@@ -81,19 +156,17 @@ class SessionController {
             return manager.authenticate(
                     UsernamePasswordAuthenticationToken.unauthenticated(credentials.name(), credentials.password()));
         } catch (AuthenticationException wrong) {
+            audit.note(Deed.SIGN_IN_REFUSED, credentials.name(), "", "");
             throw new Refusal(
                     HttpStatus.UNAUTHORIZED, "wrong-credentials", "Name or password is wrong. Check both.", Map.of());
         }
     }
 
     @DeleteMapping
+    @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void signOut(HttpServletRequest request, HttpServletResponse response, Authentication authentication) {
-        new SecurityContextLogoutHandler().logout(request, response, authentication);
-    }
-
-    private SignedIn signedIn(String name) {
-        Account account = accounts.find(name);
-        return new SignedIn(account.name(), account.fullName(), account.role());
+    void signOut(HttpServletRequest request, HttpServletResponse response, Authentication who) {
+        audit.note(Deed.SIGNED_OUT, "");
+        new SecurityContextLogoutHandler().logout(request, response, who);
     }
 }

@@ -20,10 +20,10 @@ class SignInThrottle {
     private static final int MOST_FROM_ADDRESS = 30;
     private static final int MOST_FROM_ANYWHERE = 50;
 
-    private final AccountMapper mapper;
+    private final SignInFailureMapper mapper;
     private final Clock clock;
 
-    SignInThrottle(AccountMapper mapper, Clock clock) {
+    SignInThrottle(SignInFailureMapper mapper, Clock clock) {
         this.mapper = mapper;
         this.clock = clock;
     }

@@ -6,6 +6,8 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.bench.AutoBench;
 import sparen.bench.BenchScript;
@@ -46,6 +48,7 @@ class BenchController {
     }
 
     @PostMapping("/api/bench/{siteId}")
+    @Allowed(Role.OBSERVER)
     BenchState play(@PathVariable String siteId, @RequestBody BenchRequest request) {
         sites.mustExist(siteId);
         return request.live().orElse(false)
@@ -73,6 +76,7 @@ class BenchController {
 
     /** Walks a whole program once down and once up, all of it acting: a story to read, and a script to play. */
     @PostMapping("/api/bench/{siteId}/walk-through")
+    @Allowed(Role.OBSERVER)
     LevelWalk walkThrough(@PathVariable String siteId, @RequestBody WalkRequest request) {
         sites.mustExist(siteId);
         return LevelWalk.of(request.plan());
@@ -80,6 +84,7 @@ class BenchController {
 
     /** Walks every level of a program up or down: its commissioning test. */
     @PostMapping("/api/bench/{siteId}/walk")
+    @Allowed(Role.OBSERVER)
     List<Walked> walk(@PathVariable String siteId, @RequestBody WalkRequest request) {
         sites.mustExist(siteId);
         return AutoBench.walk(request.plan()).stream()

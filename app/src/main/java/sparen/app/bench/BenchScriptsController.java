@@ -5,6 +5,7 @@ import java.time.Instant;
 import java.util.List;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
+import org.springframework.transaction.annotation.Transactional;
 import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -13,6 +14,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.bench.BenchScript;
@@ -26,8 +31,10 @@ class BenchScriptsController {
     private final SiteService sites;
     private final JsonMapper json;
     private final Clock clock;
+    private final AuditLog audit;
 
-    BenchScriptsController(BenchScriptMapper mapper, SiteService sites, JsonMapper json, Clock clock) {
+    BenchScriptsController(BenchScriptMapper mapper, SiteService sites, JsonMapper json, Clock clock, AuditLog audit) {
+        this.audit = audit;
         this.mapper = mapper;
         this.sites = sites;
         this.json = json;
@@ -53,12 +60,15 @@ class BenchScriptsController {
     record KeptScript(NamedScript script, String author, Instant savedAt) {}
 
     @GetMapping("/api/sites/{siteId}/bench-scripts")
+    @Allowed(Role.OBSERVER)
     List<KeptScript> list(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return mapper.list(siteId).stream().map(this::kept).toList();
     }
 
     @PutMapping("/api/sites/{siteId}/bench-scripts")
+    @Allowed(Role.TECHNICIAN)
+    @Transactional
     List<KeptScript> save(@PathVariable String siteId, @RequestBody NamedScript script, Authentication who) {
         sites.mustExist(siteId);
         String turns = json.writeValueAsString(script.script());
@@ -66,15 +76,19 @@ class BenchScriptsController {
                 siteId,
                 new BenchScriptMapper.Stored(
                         script.name(), script.live(), script.seconds(), turns, who.getName(), clock.instant()));
+        audit.note(Deed.BENCH_SCRIPT_KEPT, siteId, script.name());
         return list(siteId);
     }
 
     @DeleteMapping("/api/sites/{siteId}/bench-scripts")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.NO_CONTENT)
+    @Transactional
     void remove(@PathVariable String siteId, @RequestParam String name) {
         if (mapper.remove(siteId, name) == 0) {
             throw Refusal.notFound("A script \"" + name + "\"");
         }
+        audit.note(Deed.BENCH_SCRIPT_REMOVED, siteId, name);
     }
 
     private KeptScript kept(BenchScriptMapper.Stored stored) {

@@ -14,8 +14,8 @@ import org.springframework.core.io.ClassPathResource;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.account.Accounts;
-import sparen.app.account.Role;
 import sparen.app.plan.PlanService;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
@@ -50,8 +50,9 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         transaction.executeWithoutResult(status -> {
-            accounts.put(TECHNICIAN, "Liv Nordhavn", password, Role.TECHNICIAN);
-            accounts.put("odd", "Odd Skjærgård", password, Role.OBSERVER);
+            accounts.add("signe", "Signe Holmvik", password, Role.ADMINISTRATOR);
+            accounts.add(TECHNICIAN, "Liv Nordhavn", password, Role.TECHNICIAN);
+            accounts.add("odd", "Odd Skjærgård", password, Role.OBSERVER);
             add("hallgrund", "Hällgrund fog-signal relay", "Levels set, test force withdrawn");
             add("kvarno", "Kvarnö seed bank", "Levels, absorption and monitor set for the bank");
             add("skarvholm", "Skarvholm bird observatory", "Levels set above the batteries' own, test force withdrawn");

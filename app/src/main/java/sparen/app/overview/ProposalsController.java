@@ -9,6 +9,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.plan.PlanService;
 import sparen.app.profile.ProfileService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.check.Checks;
@@ -69,6 +71,7 @@ class ProposalsController {
             Optional<Plan> plan) {}
 
     @PostMapping("/api/proposals")
+    @Allowed(Role.TECHNICIAN)
     List<SiteProposal> propose(@RequestBody NewProposal wanted) {
         return wanted.sites().stream().map(site -> at(site, wanted.levels())).toList();
     }

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
@@ -14,10 +15,13 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.crew.Crews;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
 import sparen.app.plan.UnreadablePlan;
 import sparen.app.profile.ProfileService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.season.Outlooks;
 import sparen.app.site.Site;
 import sparen.app.site.SiteService;
@@ -38,8 +42,10 @@ class SitesController {
     private final PlanService plans;
     private final ProfileService profiles;
     private final Outlooks outlooks;
+    private final Crews crews;
 
-    SitesController(SiteService sites, PlanService plans, ProfileService profiles, Outlooks outlooks) {
+    SitesController(SiteService sites, PlanService plans, ProfileService profiles, Outlooks outlooks, Crews crews) {
+        this.crews = crews;
         this.outlooks = outlooks;
         this.sites = sites;
         this.plans = plans;
@@ -120,13 +126,19 @@ class SitesController {
             List<String> drafts) {}
 
     @GetMapping("/api/sites")
-    List<SiteInList> list() {
+    @Allowed(Role.OBSERVER)
+    List<SiteInList> list(Authentication who) {
         Map<String, Outlooks.Ahead> ahead = outlooks.all();
-        return sites.list().stream().map(site -> inList(site, ahead)).toList();
+        Set<String> hidden = crews.hiddenFrom(who);
+        return sites.list().stream()
+                .filter(site -> !hidden.contains(site.id()))
+                .map(site -> inList(site, ahead))
+                .toList();
     }
 
     /** Makes a site with a complete program from the little that is known of it. */
     @PostMapping("/api/sites")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList make(@RequestBody NewSite wanted, Authentication who) {
@@ -135,6 +147,7 @@ class SitesController {
 
     /** Makes a site from a document. */
     @PostMapping("/api/sites/documents")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList take(@RequestBody PlanDocument document, Authentication who) {
@@ -143,6 +156,7 @@ class SitesController {
 
     /** Makes another site like one that is there, with its newest plan and its profiles. */
     @PostMapping("/api/sites/{siteId}/copies")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList copy(@PathVariable String siteId, @RequestBody CopyName wanted, Authentication who) {
@@ -158,6 +172,7 @@ class SitesController {
 
     /** Brings back the newest revision that can be read, where the newest cannot. */
     @PostMapping("/api/sites/{siteId}/repair")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList repair(@PathVariable String siteId, Authentication who) {
@@ -168,18 +183,21 @@ class SitesController {
 
     /** Puts a site away, deletes it, or brings it back. */
     @PostMapping("/api/sites/{siteId}/state")
+    @Allowed(Role.TECHNICIAN)
     SiteInList setState(@PathVariable String siteId, @RequestBody NewState wanted) {
         return inList(sites.setState(siteId, wanted.state()));
     }
 
     /** Notes when a site was last tested, and when somebody has to go there. */
     @PostMapping("/api/sites/{siteId}/care")
+    @Allowed(Role.TECHNICIAN)
     SiteInList setCare(@PathVariable String siteId, @RequestBody NewCare care) {
         return inList(sites.setCare(siteId, care.benchTest(), care.upkeep()));
     }
 
     private SiteInList add(String name, Plan plan, String note, Authentication who) {
         String id = sites.addNamed(name);
+        crews.addSite(id, who);
         plans.save(id, Optional.empty(), note, plan, who.getName());
         return inList(sites.find(id));
     }

@@ -10,6 +10,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.profile.ProfileService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.check.Checks;
@@ -97,6 +99,7 @@ class ChangesController {
 
     /** The plan with a finding left as it is, for the numbers it has now. */
     @PostMapping("/api/dismissals/{siteId}")
+    @Allowed(Role.TECHNICIAN)
     ChangedPlan dismiss(@PathVariable String siteId, @RequestBody NewDismissal wanted) {
         sites.mustExist(siteId);
         Plan plan = wanted.plan();
@@ -126,12 +129,14 @@ class ChangesController {
 
     /** The plan with levels scaled to its bank, each to all outputs and chargers that have it. */
     @PostMapping("/api/scaled/{siteId}")
+    @Allowed(Role.TECHNICIAN)
     ChangedPlan scale(@PathVariable String siteId, @RequestBody NewLevels wanted) {
         sites.mustExist(siteId);
         return new ChangedPlan(Scaled.set(wanted.plan(), wanted.levels()));
     }
 
     @PostMapping("/api/changes/{siteId}")
+    @Allowed(Role.TECHNICIAN)
     ChangedPlan change(@PathVariable String siteId, @RequestBody ProposedChange proposed) {
         sites.mustExist(siteId);
         Map<String, Profile> named = profiles.namedIn(siteId, proposed.plan());
@@ -149,6 +154,7 @@ class ChangesController {
     }
 
     @PostMapping("/api/offers/{siteId}")
+    @Allowed(Role.TECHNICIAN)
     List<Offer> offers(@PathVariable String siteId, @RequestBody OfferRequest wanted) {
         sites.mustExist(siteId);
         Output output = wanted.plan().program().outputs().stream()

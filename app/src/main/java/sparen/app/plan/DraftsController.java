@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
@@ -57,6 +59,7 @@ class DraftsController {
     record Drafts(Optional<Draft> mine, Optional<String> unreadable, List<OthersDraft> others) {}
 
     @GetMapping("/api/sites/{siteId}/drafts")
+    @Allowed(Role.OBSERVER)
     Drafts drafts(@PathVariable String siteId, Authentication who) {
         sites.mustExist(siteId);
         List<RevisionMapper.Draft> all = plans.drafts(siteId);
@@ -80,12 +83,14 @@ class DraftsController {
     }
 
     @PutMapping("/api/sites/{siteId}/drafts")
+    @Allowed(Role.TECHNICIAN)
     Kept keep(@PathVariable String siteId, @RequestBody NewDraft draft, Authentication who) {
         sites.mustExist(siteId);
         return new Kept(plans.keep(siteId, who.getName(), draft.parent(), draft.plan()));
     }
 
     @DeleteMapping("/api/sites/{siteId}/drafts")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void discard(@PathVariable String siteId, Authentication who) {
         sites.mustExist(siteId);

@@ -9,6 +9,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.profile.ProfileService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.export.StructuredText;
@@ -33,6 +35,7 @@ class ExportsController {
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/{number}/levels.csv")
+    @Allowed(Role.OBSERVER)
     ResponseEntity<String> levels(@PathVariable String siteId, @PathVariable int number) {
         Plan plan = plan(siteId, number);
         String name = siteId + "-" + number + "-levels.csv";
@@ -40,12 +43,14 @@ class ExportsController {
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/{number}/outputs.csv")
+    @Allowed(Role.OBSERVER)
     ResponseEntity<String> outputs(@PathVariable String siteId, @PathVariable int number) {
         return file(siteId + "-" + number + "-outputs.csv", CSV, Tables.outputs(plan(siteId, number)));
     }
 
     /** The logic of an output as structured text. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}/logic/{output}")
+    @Allowed(Role.OBSERVER)
     ResponseEntity<String> logic(@PathVariable String siteId, @PathVariable int number, @PathVariable String output) {
         Plan plan = plan(siteId, number);
         Output named = plan.program().outputs().stream()

@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.profile.ProfileService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.check.Checks;
@@ -109,30 +111,35 @@ class PlanController {
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/latest")
+    @Allowed(Role.OBSERVER)
     LoadedRevision latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return format(plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of this site")));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions")
+    @Allowed(Role.OBSERVER)
     List<Revision> history(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return plans.history(siteId);
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/{number}")
+    @Allowed(Role.OBSERVER)
     LoadedRevision revision(@PathVariable String siteId, @PathVariable int number) {
         sites.mustExist(siteId);
         return format(plans.revision(siteId, number));
     }
 
     @GetMapping("/api/sites/{siteId}/revisions/{number}/document")
+    @Allowed(Role.OBSERVER)
     PlanDocument document(@PathVariable String siteId, @PathVariable int number) {
         sites.mustExist(siteId);
         return PlanDocument.of(plans.revision(siteId, number).plan());
     }
 
     @PostMapping("/api/sites/{siteId}/revisions")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     LoadedRevision save(@PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
         sites.mustExist(siteId);
@@ -142,12 +149,14 @@ class PlanController {
 
     /** What is different in one revision from another, in sentences. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}/changes/{to}")
+    @Allowed(Role.OBSERVER)
     List<Changes.Change> changes(@PathVariable String siteId, @PathVariable int number, @PathVariable int to) {
         sites.mustExist(siteId);
         return plans.changes(siteId, number, to);
     }
 
     @PostMapping("/api/sites/{siteId}/revisions/{number}/name")
+    @Allowed(Role.TECHNICIAN)
     Revision rename(@PathVariable String siteId, @PathVariable int number, @RequestBody NewName name) {
         sites.mustExist(siteId);
         return plans.rename(siteId, number, name.name());
@@ -155,24 +164,28 @@ class PlanController {
 
     /** The generic kinds of devices that can be fitted. */
     @GetMapping("/api/device-profiles")
+    @Allowed(Role.OBSERVER)
     List<DeviceProfile> deviceProfiles() {
         return DeviceProfiles.shipped();
     }
 
     /** What of a plan a device can let be set, by the names that kinds of devices use. */
     @GetMapping("/api/settables")
+    @Allowed(Role.OBSERVER)
     List<Settables.Settable> settables() {
         return Settables.all();
     }
 
     /** Takes a kind of device as it is, or refuses it at the entry that names what no plan has. */
     @PostMapping("/api/device-profiles/check")
+    @Allowed(Role.TECHNICIAN)
     DeviceProfile checkProfile(@RequestBody DeviceProfile profile) {
         Settables.check(profile);
         return profile;
     }
 
     @PostMapping("/api/reading/{siteId}")
+    @Allowed(Role.OBSERVER)
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
         List<OutputReading> outputs = plan.program().outputs().stream()

@@ -11,6 +11,10 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import org.springframework.transaction.support.TransactionTemplate;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
 import sparen.app.web.Refusal;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
@@ -26,9 +30,18 @@ public class PlanService {
 
     private final RevisionMapper mapper;
     private final Clock clock;
+    private final AuditLog audit;
+    private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
 
-    PlanService(RevisionMapper mapper, Clock clock, ApplicationEventPublisher events) {
+    PlanService(
+            RevisionMapper mapper,
+            Clock clock,
+            ApplicationEventPublisher events,
+            AuditLog audit,
+            TransactionTemplate transaction) {
+        this.audit = audit;
+        this.transaction = transaction;
         this.events = events;
         this.mapper = mapper;
         this.clock = clock;
@@ -75,11 +88,18 @@ public class PlanService {
                 null,
                 latest.map(old -> saidSince(old, plan)).orElse(""));
         try {
-            mapper.insert(row);
+            transaction.executeWithoutResult(status -> {
+                mapper.insert(row);
+                mapper.discard(siteId, author);
+                audit.note(
+                        Deed.REVISION_SAVED,
+                        author,
+                        siteId,
+                        "revision " + number + (note.isBlank() ? "" : ": " + note));
+            });
         } catch (DuplicateKeyException savedMeanwhile) {
             throw outdated(siteId);
         }
-        mapper.discard(siteId, author);
         events.publishEvent(new PlanSaved(siteId, number));
         return revision(siteId, number);
     }
@@ -126,7 +146,9 @@ public class PlanService {
     }
 
     /** Gives a revision a name, or takes it away. */
-    Revision rename(String siteId, int number, Optional<String> name) {
+    @Transactional
+    public Revision rename(String siteId, int number, Optional<String> name) {
+        audit.note(Deed.REVISION_NAMED, siteId, "revision " + number + ": " + name.orElse("no name"));
         mapper.rename(siteId, number, name.orElse(null));
         return revision(siteId, number).revision();
     }

@@ -13,6 +13,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
@@ -86,12 +88,14 @@ class ProfileController {
             double[] sketchWatts) {}
 
     @GetMapping("/api/sites/{siteId}/profiles")
+    @Allowed(Role.OBSERVER)
     List<ProfileAbout> list(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return profiles.list(siteId).stream().map(ProfileAbout::of).toList();
     }
 
     @PostMapping(path = "/api/reading/{siteId}/profile", consumes = CSV)
+    @Allowed(Role.OBSERVER)
     ProfilePreview preview(@PathVariable String siteId, @RequestParam ZoneId zone, @RequestBody String text) {
         sites.mustExist(siteId);
         ProfileReader.Reading reading = ProfileReader.read(text, zone);
@@ -105,6 +109,7 @@ class ProfileController {
     }
 
     @PostMapping(path = "/api/sites/{siteId}/profiles", consumes = CSV)
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     ProfileAbout take(
             @PathVariable String siteId,

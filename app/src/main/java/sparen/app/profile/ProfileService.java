@@ -8,6 +8,9 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.Profile;
@@ -19,8 +22,12 @@ import sparen.program.Plan;
 public class ProfileService {
     private final ProfileMapper mapper;
     private final Clock clock;
+    private final AuditLog audit;
+    private final TransactionTemplate transaction;
 
-    ProfileService(ProfileMapper mapper, Clock clock) {
+    ProfileService(ProfileMapper mapper, Clock clock, AuditLog audit, TransactionTemplate transaction) {
+        this.audit = audit;
+        this.transaction = transaction;
         this.mapper = mapper;
         this.clock = clock;
     }
@@ -65,7 +72,10 @@ public class ProfileService {
                 profile.meanWatts(),
                 profile.highestWatts(),
                 clock.instant());
-        mapper.insert(siteId, about, Packed.pack(profile.seconds(), profile.watts()), account);
+        transaction.executeWithoutResult(status -> {
+            mapper.insert(siteId, about, Packed.pack(profile.seconds(), profile.watts()), account);
+            audit.note(Deed.PROFILE_TAKEN_IN, siteId, name);
+        });
         return about;
     }
 

@@ -11,6 +11,8 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.web.Refusal;
 import sparen.app.work.Work;
 import sparen.app.work.WorkService;
@@ -59,6 +61,7 @@ class RunPartsController {
     record Linked(Chain.Link link, List<Event> event) {}
 
     @GetMapping("/api/season/{siteId}/runs/{id}/view")
+    @Allowed(Role.OBSERVER)
     RunView view(
             @PathVariable String siteId,
             @PathVariable String id,
@@ -74,6 +77,7 @@ class RunPartsController {
 
     /** Events between two instants (s); of one subject where it is told. */
     @GetMapping("/api/season/{siteId}/runs/{id}/events")
+    @Allowed(Role.OBSERVER)
     Events events(
             @PathVariable String siteId,
             @PathVariable String id,
@@ -103,6 +107,7 @@ class RunPartsController {
 
     /** How an event came about. */
     @GetMapping("/api/season/{siteId}/runs/{id}/events/{index}/chain")
+    @Allowed(Role.OBSERVER)
     List<Linked> chain(
             @PathVariable String siteId,
             @PathVariable String id,
@@ -119,6 +124,7 @@ class RunPartsController {
 
     /** A run as a table: trace, events, or ledger by days. */
     @GetMapping("/api/season/{siteId}/runs/{id}/{table}.csv")
+    @Allowed(Role.OBSERVER)
     ResponseEntity<String> table(
             @PathVariable String siteId,
             @PathVariable String id,

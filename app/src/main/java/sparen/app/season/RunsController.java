@@ -13,7 +13,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import sparen.app.account.Role;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.work.Work;
 import sparen.app.work.WorkService;
@@ -66,6 +67,7 @@ class RunsController {
             @Schema(implementation = Absence.Answer.class) Optional<JsonNode> absence) {}
 
     @PostMapping("/api/season/{siteId}/runs")
+    @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
     WorkView run(@PathVariable String siteId, @RequestBody RunInputs inputs, Authentication who) {
         sites.mustExist(siteId);
@@ -76,6 +78,7 @@ class RunsController {
     }
 
     @PostMapping("/api/season/{siteId}/comparisons")
+    @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
     WorkView compare(
             @PathVariable String siteId, @RequestBody ComparisonWork.ComparisonRequest request, Authentication who) {
@@ -84,6 +87,7 @@ class RunsController {
     }
 
     @PostMapping("/api/season/{siteId}/years")
+    @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
     WorkView years(@PathVariable String siteId, @RequestBody YearsWork.YearsRequest request, Authentication who) {
         sites.mustExist(siteId);
@@ -91,6 +95,7 @@ class RunsController {
     }
 
     @PostMapping("/api/season/{siteId}/absences")
+    @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
     WorkView absence(@PathVariable String siteId, @RequestBody AbsenceWork.AbsenceRequest request, Authentication who) {
         sites.mustExist(siteId);
@@ -99,20 +104,23 @@ class RunsController {
 
     /** The latest work of a site, newest first. */
     @GetMapping("/api/season/{siteId}/work")
+    @Allowed(Role.OBSERVER)
     List<WorkAbout> latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return works.latest(siteId, LATEST).stream().map(WorkAbout::of).toList();
     }
 
     @GetMapping("/api/season/{siteId}/work/{id}")
+    @Allowed(Role.OBSERVER)
     WorkView look(
             @PathVariable String siteId, @PathVariable String id, @RequestParam(defaultValue = "false") boolean asked) {
         return view(works.find(siteId, id), asked);
     }
 
     @PostMapping("/api/season/{siteId}/work/{id}/cancel")
+    @Allowed(Role.OBSERVER)
     WorkView cancel(@PathVariable String siteId, @PathVariable String id, Authentication who) {
-        return view(works.cancel(siteId, id, who.getName(), Role.TECHNICIAN.isOf(who)));
+        return view(works.cancel(siteId, id, who.getName(), Role.of(who).reaches(Role.TECHNICIAN)));
     }
 
     private WorkView view(Work work) {

@@ -7,6 +7,8 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.quantity.Bounds;
 import sparen.result.Event;
@@ -55,6 +57,7 @@ class SeasonController {
 
     /** The months of a place as its latitude suggests them, to be told better by who knows. */
     @GetMapping("/api/season/{siteId}/climate")
+    @Allowed(Role.OBSERVER)
     Climate climate(@PathVariable String siteId, @RequestParam double latitude) {
         sites.mustExist(siteId);
         Bounds.within("latitude", latitude, "°", -90, 90);
@@ -62,6 +65,7 @@ class SeasonController {
     }
 
     @PostMapping("/api/season/{siteId}")
+    @Allowed(Role.OBSERVER)
     SeasonAnswer run(@PathVariable String siteId, @RequestBody SeasonRequest request) {
         sites.mustExist(siteId);
         Scenario scenario = runs.scenario(siteId, request.run());

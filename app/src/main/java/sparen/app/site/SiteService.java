@@ -7,6 +7,9 @@ import java.util.Locale;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
 import sparen.app.web.Refusal;
 
 /** The sites. */
@@ -17,8 +20,10 @@ public class SiteService {
 
     private final SiteMapper mapper;
     private final ApplicationEventPublisher events;
+    private final AuditLog audit;
 
-    SiteService(SiteMapper mapper, ApplicationEventPublisher events) {
+    SiteService(SiteMapper mapper, ApplicationEventPublisher events, AuditLog audit) {
+        this.audit = audit;
         this.mapper = mapper;
         this.events = events;
     }
@@ -52,6 +57,7 @@ public class SiteService {
         for (int number = 1; number <= MOST_NAMESAKES; number++) {
             String id = number == 1 ? stem : stem + "-" + number;
             if (mapper.insert(id, name) == 1) {
+                audit.note(Deed.SITE_MADE, id, name);
                 return id;
             }
         }
@@ -66,10 +72,12 @@ public class SiteService {
     }
 
     /** Puts a site away, deletes it or brings it back; nothing of it is lost. */
+    @Transactional
     public Site setState(String siteId, SiteState state) {
         if (mapper.setState(siteId, state) == 0) {
             throw Refusal.notFound("The site \"" + siteId + "\"");
         }
+        audit.note(Deed.SITE_STATE_CHANGED, siteId, state.name());
         return find(siteId);
     }
 
@@ -79,10 +87,16 @@ public class SiteService {
     }
 
     /** Notes when a site was last tested on the bench, and when somebody has to go there next. */
+    @Transactional
     public Site setCare(String siteId, Optional<LocalDate> benchTest, Optional<LocalDate> upkeep) {
         if (mapper.setCare(siteId, benchTest.orElse(null), upkeep.orElse(null)) == 0) {
             throw Refusal.notFound("The site \"" + siteId + "\"");
         }
+        audit.note(
+                Deed.CARE_CHANGED,
+                siteId,
+                "bench test " + benchTest.map(LocalDate::toString).orElse("none") + ", upkeep "
+                        + upkeep.map(LocalDate::toString).orElse("none"));
         events.publishEvent(
                 new CarePlanned(siteId, upkeep.map(LocalDate::toString).orElse("none")));
         return find(siteId);

@@ -9,6 +9,9 @@ import java.util.List;
 import java.util.Map;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.support.TransactionTemplate;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.WeatherFile;
@@ -21,8 +24,12 @@ public class WeatherFiles {
 
     private final WeatherFileMapper mapper;
     private final Clock clock;
+    private final AuditLog audit;
+    private final TransactionTemplate transaction;
 
-    WeatherFiles(WeatherFileMapper mapper, Clock clock) {
+    WeatherFiles(WeatherFileMapper mapper, Clock clock, AuditLog audit, TransactionTemplate transaction) {
+        this.audit = audit;
+        this.transaction = transaction;
         this.mapper = mapper;
         this.clock = clock;
     }
@@ -70,7 +77,10 @@ public class WeatherFiles {
                 file.steps(),
                 String.join("\n", file.notes()),
                 clock.instant());
-        mapper.insert(siteId, about, Packed.pack(file.globalWatts(), file.diffuseWatts(), file.celsius()), account);
+        transaction.executeWithoutResult(status -> {
+            mapper.insert(siteId, about, Packed.pack(file.globalWatts(), file.diffuseWatts(), file.celsius()), account);
+            audit.note(Deed.WEATHER_TAKEN_IN, siteId, name);
+        });
         return about;
     }
 

@@ -12,6 +12,8 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.quantity.Bounds;
 
@@ -50,12 +52,14 @@ class WeatherFilesController {
     }
 
     @GetMapping("/api/sites/{siteId}/weather-files")
+    @Allowed(Role.OBSERVER)
     List<WeatherFileAbout> list(@PathVariable String siteId) {
         sites.mustExist(siteId);
         return files.list(siteId).stream().map(WeatherFileAbout::of).toList();
     }
 
     @PostMapping(path = "/api/sites/{siteId}/weather-files", consumes = "text/csv")
+    @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
     WeatherFileAbout take(
             @PathVariable String siteId,

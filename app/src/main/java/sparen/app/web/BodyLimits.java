@@ -10,6 +10,7 @@ import jakarta.servlet.http.HttpServletResponse;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.util.Set;
 import org.springframework.core.Ordered;
 import org.springframework.core.annotation.Order;
 import org.springframework.http.HttpStatus;
@@ -22,6 +23,9 @@ import org.springframework.web.filter.OncePerRequestFilter;
 class BodyLimits extends OncePerRequestFilter {
     /** A name and a password (bytes). */
     private static final long SIGN_IN = 8_000;
+
+    private static final Set<String> DOORS =
+            Set.of("/api/session", "/api/one-time-links/look", "/api/one-time-links/use");
     /** A plan with all its devices, and what is asked of it (bytes). */
     private static final long PLAN = 4_000_000;
     /** A table of measurements, some 2 million lines (bytes). */
@@ -40,7 +44,7 @@ class BodyLimits extends OncePerRequestFilter {
 
     private static long most(HttpServletRequest request) {
         String type = request.getContentType();
-        if (request.getRequestURI().equals("/api/session")) {
+        if (DOORS.contains(request.getRequestURI())) {
             return SIGN_IN;
         }
         return type != null && type.startsWith("text/csv") ? TABLE : PLAN;

@@ -1,6 +1,5 @@
 package sparen.app.web;
 
-import io.swagger.v3.oas.annotations.Hidden;
 import jakarta.servlet.RequestDispatcher;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.Optional;
@@ -13,7 +12,6 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
 /** What is refused before any of our code sees it, such as a path that is none, is a problem like any other. */
-@Hidden
 @RestController
 class Errors implements ErrorController {
     @RequestMapping("/error")

@@ -1,53 +1,15 @@
 package sparen.app.web;
 
-import com.fasterxml.jackson.databind.AnnotationIntrospector;
-import com.fasterxml.jackson.databind.ObjectMapper;
-import com.fasterxml.jackson.databind.introspect.Annotated;
-import com.fasterxml.jackson.databind.introspect.NopAnnotationIntrospector;
-import com.fasterxml.jackson.databind.jsontype.NamedType;
-import io.swagger.v3.core.util.Json;
-import io.swagger.v3.core.util.Json31;
-import java.util.ArrayList;
-import java.util.List;
-import java.util.Map;
-import java.util.stream.Collectors;
 import org.springframework.boot.jackson.autoconfigure.JsonMapperBuilderCustomizer;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import sparen.document.Documents;
-import sparen.examined.Cure;
 
-/** HTTP speaks the same JSON as documents, and the description of the API says so. */
+/** HTTP speaks the same JSON as documents. */
 @Configuration
 class JsonConfiguration {
     @Bean
     JsonMapperBuilderCustomizer documentJson() {
         return Documents::configureForOthers;
-    }
-
-    @Bean
-    RequiredComponents requiredComponents() {
-        for (ObjectMapper mapper : List.of(Json.mapper(), Json31.mapper())) {
-            Documents.KINDS.keySet().forEach(type -> mapper.addMixIn(type, Documents.ByKind.class));
-            mapper.addMixIn(Cure.class, Documents.CureInWords.class);
-            mapper.setAnnotationIntrospector(AnnotationIntrospector.pair(
-                    new Kinds(), mapper.getSerializationConfig().getAnnotationIntrospector()));
-        }
-        return new RequiredComponents();
-    }
-
-    /** Tells the description of the API the kinds of a type. */
-    private static final class Kinds extends NopAnnotationIntrospector {
-        private static final long serialVersionUID = 1L;
-
-        @Override
-        public List<NamedType> findSubtypes(Annotated annotated) {
-            Map<String, Class<?>> kinds = Documents.KINDS.get(annotated.getRawType());
-            return kinds == null
-                    ? null
-                    : kinds.entrySet().stream()
-                            .map(kind -> new NamedType(kind.getValue(), kind.getKey()))
-                            .collect(Collectors.toCollection(ArrayList::new));
-        }
     }
 }

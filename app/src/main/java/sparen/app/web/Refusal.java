@@ -29,7 +29,8 @@ public class Refusal extends RuntimeException {
         return new Refusal(HttpStatus.NOT_FOUND, "not-found", what + " is not there.", Map.of());
     }
 
-    HttpStatus status() {
+    /** Of the answer. */
+    public HttpStatus status() {
         return status;
     }
 

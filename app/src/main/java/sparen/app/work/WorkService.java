@@ -7,6 +7,9 @@ import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
 import sparen.app.web.Refusal;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -21,8 +24,10 @@ public class WorkService {
     private final WorkSchedule schedule;
     private final JsonMapper json;
     private final Clock clock;
+    private final AuditLog audit;
 
-    WorkService(WorkMapper mapper, WorkSchedule schedule, JsonMapper json, Clock clock) {
+    WorkService(WorkMapper mapper, WorkSchedule schedule, JsonMapper json, Clock clock, AuditLog audit) {
+        this.audit = audit;
         this.mapper = mapper;
         this.schedule = schedule;
         this.json = json;
@@ -81,6 +86,7 @@ public class WorkService {
      * @param mayAll whether the account may stop what another has asked for
      * @throws Refusal when it may not
      */
+    @Transactional
     public Work cancel(String siteId, String id, String account, boolean mayAll) {
         if (!mayAll && !find(siteId, id).account().equals(account)) {
             throw new Refusal(
@@ -90,6 +96,7 @@ public class WorkService {
                     Map.of());
         }
         mapper.cancel(siteId, id, clock.instant());
+        audit.note(Deed.WORK_CANCELLED, siteId, id);
         return find(siteId, id);
     }
 

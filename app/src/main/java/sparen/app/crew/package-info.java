@@ -1,0 +1,2 @@
+/** Which sites are whose. Promise: a site of a crew is not there for anybody else. */
+package sparen.app.crew;
