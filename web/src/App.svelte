@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import Router, { type RouteDefinition } from 'svelte-spa-router';
+  import Router, { router, type RouteDefinition } from 'svelte-spa-router';
   import { wrap } from 'svelte-spa-router/wrap';
   import { session } from './lib/shell/session.svelte';
   import NotFound from './lib/shell/NotFound.svelte';
@@ -9,6 +9,8 @@
 
   const routes: RouteDefinition = {
     '/': SitesPage,
+    '/account': wrap({ asyncComponent: () => import('./accounts/AccountPage.svelte') }),
+    '/accounts/:part?': wrap({ asyncComponent: () => import('./accounts/AccountsPage.svelte') }),
     '/many': wrap({ asyncComponent: () => import('./sites/ManySitesPage.svelte') }),
     '/new': wrap({ asyncComponent: () => import('./sites/NewSitePage.svelte') }),
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
@@ -17,11 +19,23 @@
     '*': NotFound,
   };
 
+  /** A one-time link is for who has it, signed in or not. */
+  const link = $derived(/^\/welcome\/([\w-]+)$/.exec(router.location)?.[1]);
+  const welcome = () => import('./accounts/WelcomePage.svelte');
+
   onMount(() => session.load());
 </script>
 
 {#if !session.known}
   <p class="p-10 text-soft" role="status">Opening Sparen</p>
+{:else if link}
+  {#await welcome()}
+    <p class="p-10 text-soft" role="status">Opening Sparen</p>
+  {:then { default: WelcomePage }}
+    {#key link}<WelcomePage secret={link} />{/key}
+  {/await}
+{:else if session.person?.secondFactorWanted}
+  {#await import('./accounts/AccountPage.svelte') then { default: AccountPage }}<AccountPage />{/await}
 {:else if session.person}
   <Router {routes} />
 {:else}

@@ -165,7 +165,7 @@
           {plan}
           span={volts ? volts.high - volts.low : (plan.site.nominalVolts ?? 12) / 2}
           {bring}
-          {...session.mayChange ? { force } : {}}
+          {...session.mayChangeAt(params.site) ? { force } : {}}
         />
         <Devices {stands} {names} />
       </section>
@@ -204,10 +204,10 @@
       </div>
       <div class="grid gap-x-10 lg:grid-cols-2">
         <SlowTurn {bench} knobs={stands.signals.filter((knob) => !bench.live || !setAtStart(knob))} />
-        {#if session.mayChange}<TestLevel {editor} />{/if}
+        {#if session.mayChangeAt(params.site)}<TestLevel {editor} />{/if}
       </div>
     </details>
-    <Scripts {bench} {names} mayKeep={session.mayChange} />
+    <Scripts {bench} {names} mayKeep={session.mayChangeAt(params.site)} />
     <Walk {bench} {names} />
     <Protocol {bench} {names} events={stands.events} />
   {/if}

@@ -155,7 +155,7 @@
             >
           </p>
         </div>
-        {#if session.mayChange}
+        {#if session.mayChangeAt(editor.site)}
           <div class="flex gap-2">
             <Action
               onclick={() => {

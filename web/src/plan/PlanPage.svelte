@@ -23,7 +23,7 @@
 
   const editor = $derived(editorOf(params.site));
   const plan = $derived(editor.plan);
-  const readonly = $derived(!session.mayChange);
+  const readonly = $derived(!session.mayChangeAt(params.site));
   const part = $derived(params.part ?? 'outputs');
   const open = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
   /** What only the simulated days show. */

@@ -9,7 +9,7 @@
   const TYPED = 'textarea, input:not([type="checkbox"], [type="radio"], [type="range"], [type="file"])';
 
   function keys(event: KeyboardEvent) {
-    if (!(event.ctrlKey || event.metaKey) || !session.mayChange) return;
+    if (!(event.ctrlKey || event.metaKey) || !session.mayChangeAt(editor.site)) return;
     const key = event.key.toLowerCase();
     // In a field, undo is what the browser makes of it: the words that were typed, not the plan.
     const typing = (event.target as HTMLElement).matches(TYPED);
@@ -42,7 +42,7 @@
   <p class="text-sm md:mr-2" role="status">
     {#if editor.revision}
       <span class="max-md:sr-only">revision&nbsp;</span><span class="number">{editor.revision.number}</span
-      >{#if session.mayChange}:
+      >{#if session.mayChangeAt(editor.site)}:
         {#if editor.saving === 'saving'}saving
         {:else if editor.dirty}<span class="font-bold">unsaved changes</span
           >{#if editor.keeping === 'failed'},
@@ -52,7 +52,7 @@
       {:else}, read only{/if}
     {/if}
   </p>
-  {#if session.mayChange}
+  {#if session.mayChangeAt(editor.site)}
     <Action
       disabled={!editor.canUndo}
       class={editor.canUndo ? '' : 'max-md:hidden'}

@@ -75,7 +75,17 @@ describe('editing a plan', () => {
 
   it('keeps drafts by account, tells of a damaged one, and leaves none behind', async () => {
     const { session } = await import('../lib/shell/session.svelte');
-    const person = (name: string) => (session.person = { name, fullName: name, role: 'TECHNICIAN' });
+    const person = (name: string) =>
+      (session.person = {
+        name,
+        fullName: name,
+        role: 'TECHNICIAN',
+        organisation: 'Havørn',
+        writesToDevices: false,
+        hasSecondFactor: false,
+        secondFactorWanted: false,
+        onlySees: [],
+      });
     person('liv');
     const editor = await opened();
     editor.set(LVD, 11.8, say);

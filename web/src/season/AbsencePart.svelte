@@ -153,7 +153,7 @@
           {answer.tried === 1 ? 'One setting was' : `${answer.tried} settings were`} tried; lights that come on
           in the dark are left alone.
         </p>
-        {#if session.mayChange}
+        {#if session.mayChangeAt(season.site)}
           <Action class="mt-3" disabled={taken} onclick={take}
             >{taken ? 'It is in the plan; undo takes it back' : 'Put it into the plan'}</Action
           >

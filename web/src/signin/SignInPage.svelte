@@ -7,15 +7,20 @@
   let name = $state('');
   let password = $state('');
   let trouble = $state('');
+  let code = $state('');
+  /** The password was right, and a code is asked for too. */
+  let second = $state(false);
   let busy = $state(false);
 
   async function signIn(event: SubmitEvent) {
     event.preventDefault();
     busy = true;
     trouble = '';
-    const problem = await session.signIn(name.trim(), password);
+    const problem = await session.signIn(name.trim(), password, second ? code.trim() : undefined);
     busy = false;
-    if (problem) trouble = problem.detail;
+    if (!problem) return;
+    second = second || problem.type === 'urn:sparen:problem:code-wanted';
+    trouble = problem.detail;
   }
 </script>
 
@@ -70,6 +75,18 @@
         bind:value={password}
       /></Label
     >
+    {#if second}
+      <Label class="flex flex-col gap-1 text-base font-bold text-ink dark:text-ink"
+        >Code of your authenticator <Input
+          class={[FIELD, 'font-normal']}
+          name="code"
+          inputmode="numeric"
+          autocomplete="one-time-code"
+          required
+          bind:value={code}
+        /></Label
+      >
+    {/if}
     <Action main type="submit" disabled={busy}>{busy ? 'Signing in' : 'Sign in'}</Action>
     <p class="min-h-6 text-danger" role="alert">{trouble}</p>
     <p class="text-sm text-soft">

@@ -72,13 +72,13 @@
       role={site.unreadable ? 'alert' : undefined}
     >
       {need.says}
-      {#if site.unreadable && session.mayChange}
+      {#if site.unreadable && session.mayChangeAt(site.id)}
         <button class="min-h-8 underline" aria-label="Repair {site.name}" onclick={() => repair(site)}
           >Bring back the newest revision that can be read</button
         >
       {/if}
     </p>
-    {#if session.mayChange}
+    {#if session.mayChangeAt(site.id)}
       <div class="max-md:col-start-3 max-md:row-start-1">
         <Menu label="More for {site.name}">
           {#if plan}{@render act('Duplicate', '…', () => (copying = true))}{/if}

@@ -6,7 +6,7 @@
 <script lang="ts">
   import { onMount, type Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
-  import { session } from './session.svelte';
+  import { roleTold, session } from './session.svelte';
   import { singleKeys } from './singleKeys.svelte';
   import Shortcuts from './Shortcuts.svelte';
   import { theme } from './theme.svelte';
@@ -17,7 +17,7 @@
     /** Site whose places are offered in the rail; none on the list of sites. */
     site?: string;
     /** Which place this is. */
-    place?: 'sites' | 'plan' | 'bench' | 'season';
+    place?: 'sites' | 'plan' | 'bench' | 'season' | 'account' | 'accounts';
     /** Beside the title: revision, saving. */
     header?: Snippet;
     children: Snippet;
@@ -34,7 +34,9 @@
           { key: 'bench', name: 'Bench', letter: 'b', address: `/site/${site}/bench` },
           { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
         ]
-      : []),
+      : session.administers
+        ? [{ key: 'accounts', name: 'People', letter: 'a', address: '/accounts' }]
+        : []),
   ]);
 
   let heading = $state<HTMLHeadingElement>();
@@ -104,9 +106,19 @@
         class="min-h-11 px-2 text-left text-sm whitespace-nowrap max-[374px]:px-1"
         onclick={() => session.signOut()}>Sign out</button
       >
-      <p class="hidden px-2 text-sm text-soft md:block">
-        {session.person?.fullName}{session.mayChange ? '' : ', observer'}
-      </p>
+      {#if session.person}
+        {@const { fullName, role } = session.person}
+        <a
+          href="#/account"
+          class="flex min-h-11 items-center px-2 text-sm underline-offset-4 hover:underline {site
+            ? 'max-md:hidden'
+            : ''} {place === 'account' ? 'font-bold' : 'text-soft'}"
+          aria-label="Your account: {fullName}"
+          aria-current={place === 'account' ? 'page' : undefined}
+          ><span class="max-md:hidden">{fullName}{role === 'TECHNICIAN' ? '' : `, ${roleTold(role)}`}</span
+          ><span class="md:hidden">You</span></a
+        >
+      {/if}
     </div>
   </nav>
   <div class="min-w-0">

@@ -1,13 +1,32 @@
 import { api, outcome, whenSignedOut, type Problem } from '../api/client';
 import type { SignedIn } from '../api/api';
 
+export type Role = SignedIn['role'];
+
+/** A role as it is said. */
+export const ROLES: [Role, string][] = [
+  ['OBSERVER', 'observer'],
+  ['TECHNICIAN', 'technician'],
+  ['ADMINISTRATOR', 'administrator'],
+];
+export const roleTold = (role: Role) => ROLES.find(([key]) => key === role)?.[1] ?? role;
+
 /** Who is signed in. */
 class Session {
   person = $state<SignedIn | undefined>();
   known = $state(false);
 
+  /** Whether anything at all: new sites, and those that no crew keeps from it. */
   get mayChange() {
-    return this.person?.role === 'TECHNICIAN';
+    return this.person !== undefined && this.person.role !== 'OBSERVER';
+  }
+
+  mayChangeAt(site: string) {
+    return this.mayChange && !this.person?.onlySees.includes(site);
+  }
+
+  get administers() {
+    return this.person?.role === 'ADMINISTRATOR';
   }
 
   async load() {
@@ -16,8 +35,9 @@ class Session {
     this.known = true;
   }
 
-  async signIn(name: string, password: string): Promise<Problem | undefined> {
-    const { data, problem } = await outcome(api.POST('/api/session', { body: { name, password } }));
+  async signIn(name: string, password: string, code?: string): Promise<Problem | undefined> {
+    const body = { name, password, ...(code && { code }) };
+    const { data, problem } = await outcome(api.POST('/api/session', { body }));
     if (data) this.person = data;
     return problem;
   }

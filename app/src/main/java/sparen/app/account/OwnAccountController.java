@@ -63,8 +63,8 @@ class OwnAccountController {
     }
 
     /** What an authenticator shows now. */
-    record Code(String code) {
-        Code {
+    record ShownCode(String code) {
+        ShownCode {
             SecondFactor.check("code", Bounds.present("code", code));
         }
     }
@@ -108,7 +108,7 @@ class OwnAccountController {
     @PostMapping("/second-factor/confirm")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     @ResponseStatus(HttpStatus.NO_CONTENT)
-    void confirmSecondFactor(@RequestBody Code wanted, Authentication who, HttpSession session) {
+    void confirmSecondFactor(@RequestBody ShownCode wanted, Authentication who, HttpSession session) {
         if (!(session.getAttribute(PENDING) instanceof String secret)) {
             throw new Refusal(HttpStatus.CONFLICT, "not-begun", "Begin to set up the second factor first.", Map.of());
         }

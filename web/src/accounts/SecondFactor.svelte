@@ -1,0 +1,109 @@
+<script lang="ts">
+  import { create } from 'qrcode';
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { PendingSecondFactor } from '../lib/api/api';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import Said from '../lib/shell/Said.svelte';
+  import { session } from '../lib/shell/session.svelte';
+
+  let pending = $state.raw<PendingSecondFactor>();
+  let removing = $state(false);
+  let code = $state('');
+  let password = $state('');
+  let problem = $state.raw<Problem>();
+
+  /** The squares of a code that a phone reads, in a picture of so many a side. */
+  function squares(address: string): { size: number; path: string } {
+    const { size, data } = create(address).modules;
+    let path = '';
+    data.forEach((dark, i) => {
+      if (dark) path += `M${i % size} ${Math.floor(i / size)}h1v1h-1z`;
+    });
+    return { size, path };
+  }
+
+  async function begin() {
+    const answer = await outcome(api.POST('/api/account/second-factor'));
+    pending = answer.data;
+    problem = answer.problem;
+  }
+
+  async function confirm(event: SubmitEvent) {
+    event.preventDefault();
+    const answer = await outcome(
+      api.POST('/api/account/second-factor/confirm', { body: { code: code.trim() } }),
+    );
+    problem = answer.problem;
+    if (problem) return;
+    pending = undefined;
+    code = '';
+    await session.load();
+  }
+
+  async function remove(event: SubmitEvent) {
+    event.preventDefault();
+    const answer = await outcome(api.POST('/api/account/second-factor/remove', { body: { password } }));
+    problem = answer.problem;
+    if (problem) return;
+    removing = false;
+    password = '';
+    await session.load();
+  }
+</script>
+
+<section class="grid gap-3" aria-label="Second factor">
+  <h2>Second factor</h2>
+  {#if session.person?.hasSecondFactor}
+    <p>At each sign-in you are asked for the 6 digits that your authenticator shows.</p>
+    {#if removing}
+      <form class="flex max-w-md flex-wrap items-end gap-3" onsubmit={remove}>
+        <label class="grid grow gap-1 font-bold"
+          >Password, to be sure it is you
+          <input
+            class="{FIELD} font-normal"
+            type="password"
+            autocomplete="current-password"
+            required
+            bind:value={password}
+          /></label
+        >
+        <Action type="submit">Take it away</Action>
+        <Action onclick={() => (removing = false)}>Keep it</Action>
+      </form>
+    {:else}
+      <div><Action onclick={() => (removing = true)}>Take it away…</Action></div>
+    {/if}
+  {:else if pending}
+    {@const { size, path } = squares(pending.address)}
+    <p>Read this with an authenticator on your phone, or type the secret into it.</p>
+    <svg
+      class="size-56 bg-scan-ground text-scan-mark"
+      viewBox="-3 -3 {size + 6} {size + 6}"
+      shape-rendering="crispEdges"
+      role="img"
+      aria-label="The secret, to be read by a phone"><path d={path} fill="currentColor" /></svg
+    >
+    <p class="number break-all select-all">{pending.secret}</p>
+    <p><a class="underline" href={pending.address}>Open the authenticator of this device</a></p>
+    <form class="flex max-w-md flex-wrap items-end gap-3" onsubmit={confirm}>
+      <label class="grid grow gap-1 font-bold"
+        >The 6 digits that it shows
+        <input
+          class="{FIELD} number font-normal"
+          inputmode="numeric"
+          autocomplete="one-time-code"
+          pattern="[0-9]{'{6}'}"
+          required
+          bind:value={code}
+        /></label
+      >
+      <Action main type="submit">Confirm</Action>
+      <Action onclick={() => (pending = undefined)}>Leave it</Action>
+    </form>
+  {:else}
+    <p class="text-soft">None: the password alone lets you in.</p>
+    <div><Action onclick={begin}>Set one up</Action></div>
+  {/if}
+  <Said {problem} />
+</section>
