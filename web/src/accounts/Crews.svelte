@@ -104,7 +104,7 @@
           <li class="flex items-center gap-3 py-0.5">
             <span class="grow">{one.fullName}</span>
             <select
-              class="{FIELD} w-40"
+              class="{FIELD} w-52"
               aria-label="{one.fullName} in this crew"
               value={standingOf(one.name)}
               onchange={(event) => put(one.name, event.currentTarget.value as 'out' | 'sees' | 'changes')}
