@@ -19,9 +19,9 @@ import org.testng.annotations.Test;
 public class CommandsTest {
     private static final Path ROOT = Path.of("..").toAbsolutePath().normalize();
 
-    private record Outcome(int code, String said) {}
+    record Outcome(int code, String said) {}
 
-    private static Outcome run(Map<String, String> environment, String... command) throws Exception {
+    static Outcome run(Map<String, String> environment, String... command) throws Exception {
         ProcessBuilder builder =
                 new ProcessBuilder(command).directory(ROOT.toFile()).redirectErrorStream(true);
         builder.environment().putAll(environment);

@@ -191,11 +191,7 @@ public class LongWorkTest extends OverHttp {
     @Test
     public void twoNodesShareTheWork() throws Exception {
         ConfigurableApplicationContext second = new SpringApplicationBuilder(SparenApplication.class)
-                .run(
-                        "--server.port=0",
-                        "--sparen.demo=true",
-                        "--spring.datasource.url=jdbc:postgresql://127.0.0.1:"
-                                + TestDatabase.shared().port() + "/sparen");
+                .run(TestDatabase.shared().arguments("--server.port=0", "--sparen.demo=true"));
         JsonNode[] begun = new JsonNode[4];
         try {
             ObjectNode many = JSON.createObjectNode().put("count", 30);

@@ -40,9 +40,7 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
 
     @DynamicPropertySource
     static void database(DynamicPropertyRegistry registry) {
-        registry.add(
-                "spring.datasource.url",
-                () -> "jdbc:postgresql://127.0.0.1:" + TestDatabase.shared().port() + "/sparen");
+        TestDatabase.shared().properties().forEach((name, value) -> registry.add(name, () -> value));
     }
 
     @BeforeMethod

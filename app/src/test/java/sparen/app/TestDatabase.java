@@ -14,6 +14,8 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
 
 /** A PostgreSQL of the tests' own: a real one, on loopback, in a folder that is thrown away. */
 public final class TestDatabase {
@@ -66,6 +68,38 @@ public final class TestDatabase {
         return port;
     }
 
+    /** Where the passwords of its roles are, a file each. */
+    public Path secrets() {
+        return data.resolve("secrets");
+    }
+
+    /** Where the application finds it, with which passwords. */
+    public Map<String, String> properties() {
+        return Map.of(
+                "spring.datasource.url",
+                "jdbc:postgresql://127.0.0.1:" + port + "/sparen",
+                "sparen.database.password",
+                secret("secrets/sparen.database.password"),
+                "sparen.database.owner-password",
+                secret("secrets/sparen.database.owner-password"));
+    }
+
+    /** The same as arguments of an application, behind some. */
+    public String[] arguments(String... first) {
+        return Stream.concat(
+                        Stream.of(first),
+                        properties().entrySet().stream().map(one -> "--" + one.getKey() + "=" + one.getValue()))
+                .toArray(String[]::new);
+    }
+
+    private String secret(String file) {
+        try {
+            return Files.readString(data.resolve(file)).strip();
+        } catch (IOException failure) {
+            throw new UncheckedIOException(failure);
+        }
+    }
+
     public void start() {
         script("start", data.toString(), String.valueOf(port));
     }
@@ -81,8 +115,17 @@ public final class TestDatabase {
 
     /** The first column of a question's rows. */
     public List<String> ask(String question) {
+        return ask(question, "sparen", "superuser");
+    }
+
+    /** The same as the application may. */
+    public List<String> askAsApplication(String question) {
+        return ask(question, "sparen_application", "secrets/sparen.database.password");
+    }
+
+    private List<String> ask(String question, String role, String password) {
         String url = "jdbc:postgresql://127.0.0.1:" + port + "/sparen";
-        try (Connection connection = DriverManager.getConnection(url, "sparen", "");
+        try (Connection connection = DriverManager.getConnection(url, role, secret(password));
                 Statement statement = connection.createStatement()) {
             List<String> answers = new ArrayList<>();
             if (statement.execute(question)) {

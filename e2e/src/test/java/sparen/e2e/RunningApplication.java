@@ -32,6 +32,7 @@ final class RunningApplication {
                     "java", "-XX:+UseSerialGC", COMPILING, "-jar", JAR.toString(), "--sparen.demo=true");
             builder.environment().put("SPAREN_PORT", String.valueOf(port));
             builder.environment().put("SPAREN_DB_PORT", String.valueOf(database.port()));
+            builder.environment().put("SPAREN_SECRETS", database.secrets().toString());
             process = builder.redirectErrorStream(true)
                     .redirectOutput(
                             Path.of("target/application-" + port + ".log").toFile())

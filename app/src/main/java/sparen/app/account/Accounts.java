@@ -89,6 +89,15 @@ public class Accounts implements UserDetailsService {
         return mapper.insert(name, fullName, encoder.encode(password), role, role != Role.OBSERVER) == 1;
     }
 
+    /** Gives another password to everybody who has a certain one. */
+    public void replacePassword(String old, String password) {
+        if (!old.equals(password)) {
+            mapper.list().stream()
+                    .filter(account -> isPassword(account, old))
+                    .forEach(account -> mapper.setPassword(account.name(), encoder.encode(password)));
+        }
+    }
+
     /** Adds a person who has to set a password by a link first. */
     @Transactional
     public void make(String name, Standing standing) {

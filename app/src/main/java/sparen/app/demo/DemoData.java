@@ -27,6 +27,7 @@ import sparen.program.Plan;
 class DemoData implements ApplicationRunner {
     private static final Logger LOG = LoggerFactory.getLogger(DemoData.class);
     private static final String TECHNICIAN = "liv";
+    private static final String KNOWN = "havorn-demo";
 
     private final Accounts accounts;
     private final SiteService sites;
@@ -50,6 +51,8 @@ class DemoData implements ApplicationRunner {
     @Override
     public void run(ApplicationArguments arguments) {
         transaction.executeWithoutResult(status -> {
+            // Who has a password of their own keeps it; the one that everybody knows gives way to one that is given.
+            accounts.replacePassword(KNOWN, password);
             accounts.add("signe", "Signe Holmvik", password, Role.ADMINISTRATOR);
             accounts.add(TECHNICIAN, "Liv Nordhavn", password, Role.TECHNICIAN);
             accounts.add("odd", "Odd Skjærgård", password, Role.OBSERVER);
