@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { create } from 'qrcode';
+  import qrcode from 'qrcode-generator';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { PendingSecondFactor } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
@@ -15,11 +15,17 @@
 
   /** The squares of a code that a phone reads, in a picture of so many a side. */
   function squares(address: string): { size: number; path: string } {
-    const { size, data } = create(address).modules;
+    // As small as it can be, with the usual share of it for what a camera misses.
+    const code = qrcode(0, 'M');
+    code.addData(address);
+    code.make();
+    const size = code.getModuleCount();
     let path = '';
-    data.forEach((dark, i) => {
-      if (dark) path += `M${i % size} ${Math.floor(i / size)}h1v1h-1z`;
-    });
+    for (let row = 0; row < size; row++) {
+      for (let column = 0; column < size; column++) {
+        if (code.isDark(row, column)) path += `M${column} ${row}h1v1h-1z`;
+      }
+    }
     return { size, path };
   }
 

@@ -156,8 +156,8 @@
     {#if !problem}<p class="p-6 text-soft" role="status">Reading the sites</p>{/if}
   {:else if sites.length === 0}
     <p class="p-6">
-      No site yet.{#if session.mayChange}&nbsp;<a class="underline" href="#/new">Make the first</a>{#if session.administers},
-          or <a class="underline" href="#/accounts">let the others in</a>{/if}.{/if}
+      No site yet.{#if session.mayChange}&nbsp;<a class="underline" href="#/new">Make the first</a
+        >{#if session.administers}, or <a class="underline" href="#/accounts">let the others in</a>{/if}.{/if}
     </p>
   {:else if archived && inView.length === 0}
     <p class="p-6">Nothing is put away.</p>
