@@ -1,5 +1,6 @@
 package sparen.app.web;
 
+import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
@@ -31,10 +32,14 @@ class Problems extends ResponseEntityExceptionHandler {
     private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
 
     @ExceptionHandler
-    ProblemDetail refused(Refusal refusal) {
+    ResponseEntity<ProblemDetail> refused(Refusal refusal) {
         ProblemDetail problem = problem(refusal.status(), refusal.kind(), refusal.getMessage());
         refusal.properties().forEach(problem::setProperty);
-        return problem;
+        ResponseEntity.BodyBuilder answer = ResponseEntity.status(refusal.status());
+        if (refusal.status() == HttpStatus.SERVICE_UNAVAILABLE) {
+            answer.header(HttpHeaders.RETRY_AFTER, DatabaseAway.RETRY_SECONDS);
+        }
+        return answer.body(problem);
     }
 
     @ExceptionHandler
@@ -77,6 +82,16 @@ class Problems extends ResponseEntityExceptionHandler {
             if (cause instanceof BodyLimits.TooLong tooLong) {
                 return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE)
                         .body(problem(HttpStatus.CONTENT_TOO_LARGE, "too-large", tooLong.getMessage()));
+            }
+            if (cause instanceof BodyLimits.TooMany tooMany) {
+                return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                        .header(HttpHeaders.RETRY_AFTER, DatabaseAway.RETRY_SECONDS)
+                        .body(problem(HttpStatus.SERVICE_UNAVAILABLE, "busy", tooMany.getMessage()));
+            }
+            if (cause instanceof BodyLimits.TooSlow || cause instanceof SocketTimeoutException) {
+                return ResponseEntity.status(HttpStatus.REQUEST_TIMEOUT)
+                        .header(HttpHeaders.CONNECTION, "close")
+                        .body(problem(HttpStatus.REQUEST_TIMEOUT, "too-slow", "The request did not come in in time."));
             }
         }
         if (broken.getCause() instanceof JacksonException json) {
