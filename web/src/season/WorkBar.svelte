@@ -7,6 +7,7 @@
   let { work, what, retry }: { work: LongWork; what: string; retry?: () => void } = $props();
 
   const percent = $derived(Math.round((work.now?.work.progress ?? 0) * 100));
+  const before = $derived(work.now?.work.before ?? 0);
   let shows = $state(false);
 
   $effect(() => {
@@ -23,7 +24,13 @@
   {#if shows && work.running}
     <div class="pointer-events-auto flex items-center gap-4" role="status">
       <label class="flex grow items-center gap-3 text-sm">
-        <span class="shrink-0">{what}</span>
+        <span class="shrink-0"
+          >{what}{work.now?.work.state === 'WAITING'
+            ? before > 0
+              ? `, waits for ${before} before it`
+              : ', waits'
+            : ''}</span
+        >
         <progress class="h-3 w-full accent-battery" value={percent} max="100"></progress>
         <span class="number w-12 shrink-0 text-right">{percent} %</span>
       </label>

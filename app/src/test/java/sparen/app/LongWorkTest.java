@@ -5,6 +5,7 @@ import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
 import org.springframework.boot.builder.SpringApplicationBuilder;
@@ -222,6 +223,38 @@ public class LongWorkTest extends OverHttp {
                             .at("/years/years")
                             .size(),
                     4);
+        }
+    }
+
+    /** Ninety years that one account asked for make room for another's sixty days, and for its year of years; all of it is done in the end. */
+    @Test
+    public void whoAsksForMuchMakesRoom() throws Exception {
+        JsonNode[] greedy = new JsonNode[3];
+        for (int i = 0; i < greedy.length; i++) {
+            ObjectNode years = JSON.createObjectNode().put("count", 30);
+            years.set("run", inputs("skarvholm", 365));
+            greedy[i] = begin("skarvholm/years", years);
+        }
+        assertEquals(greedy[2].at("/work/before").asInt(), 2, "it is told how many go before");
+        until("skarvholm", greedy[0], now -> state(now).equals("RUNNING"));
+        Browser odd = signedIn("odd");
+        JsonNode run = json(odd.post("/api/season/hallgrund/runs", inputs("hallgrund", 60)));
+        ObjectNode two = JSON.createObjectNode().put("count", 2);
+        two.set("run", inputs("hallgrund", 365));
+        JsonNode years = json(odd.post("/api/season/hallgrund/years", two));
+        until("hallgrund", run, now -> state(now).equals("DONE"));
+        until("hallgrund", years, now -> state(now).equals("DONE"));
+        for (JsonNode one : greedy) {
+            JsonNode now = until("skarvholm", one, view -> true);
+            assertTrue(List.of("RUNNING", "WAITING").contains(state(now)), state(now));
+        }
+        JsonNode further =
+                until("skarvholm", greedy[0], view -> view.at("/yearsSoFar").size() > 2);
+        assertTrue(state(further).matches("RUNNING|WAITING|DONE"), "and it goes on where it was");
+        for (JsonNode one : greedy) {
+            browser.post(
+                    "/api/season/skarvholm/work/" + one.at("/work/id").asString() + "/cancel", JSON.createObjectNode());
+            until("skarvholm", one, now -> state(now).equals("CANCELLED"));
         }
     }
 

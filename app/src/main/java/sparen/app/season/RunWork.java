@@ -12,6 +12,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Component
 class RunWork implements WorkKind {
     static final String NAME = "run";
+    private static final int SHORT_DAYS = 366;
 
     private final Runs runs;
     private final JsonMapper json;
@@ -24,6 +25,11 @@ class RunWork implements WorkKind {
     @Override
     public String name() {
         return NAME;
+    }
+
+    @Override
+    public int priority(Work work) {
+        return json.readValue(work.request(), RunInputs.class).days() <= SHORT_DAYS ? SHORT : 0;
     }
 
     @Override

@@ -39,12 +39,20 @@ class RunsController {
      * A piece of long work in a list.
      *
      * @param progress share that is done (fraction)
+     * @param before how many others go before it, while it waits
      */
-    record WorkAbout(String id, String kind, Work.State state, double progress, String account, Instant createdAt) {
-        static WorkAbout of(Work work) {
-            return new WorkAbout(
-                    work.id(), work.kind(), work.state(), work.progress(), work.account(), work.createdAt());
-        }
+    record WorkAbout(
+            String id, String kind, Work.State state, double progress, int before, String account, Instant createdAt) {}
+
+    private WorkAbout about(Work work) {
+        return new WorkAbout(
+                work.id(),
+                work.kind(),
+                work.state(),
+                work.progress(),
+                works.before(work),
+                work.account(),
+                work.createdAt());
     }
 
     /**
@@ -107,7 +115,7 @@ class RunsController {
     @Allowed(Role.OBSERVER)
     List<WorkAbout> latest(@PathVariable String siteId) {
         sites.mustExist(siteId);
-        return works.latest(siteId, LATEST).stream().map(WorkAbout::of).toList();
+        return works.latest(siteId, LATEST).stream().map(this::about).toList();
     }
 
     @GetMapping("/api/season/{siteId}/work/{id}")
@@ -130,7 +138,7 @@ class RunsController {
     private WorkView view(Work work, boolean asked) {
         boolean run = work.kind().equals(RunWork.NAME);
         return new WorkView(
-                WorkAbout.of(work),
+                about(work),
                 work.message(),
                 run && !work.state().over() ? partial(work, DaySummary[].class) : List.of(),
                 work.kind().equals(YearsWork.NAME) ? partial(work, Years.Year[].class) : List.of(),

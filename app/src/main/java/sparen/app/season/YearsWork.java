@@ -44,6 +44,11 @@ class YearsWork implements WorkKind {
     }
 
     @Override
+    public boolean goesOn() {
+        return true;
+    }
+
+    @Override
     public Object run(Work work, WorkReport report) {
         YearsRequest request = json.readValue(work.request(), YearsRequest.class);
         return new YearsAnswer(Years.of(

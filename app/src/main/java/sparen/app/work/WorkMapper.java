@@ -56,6 +56,35 @@ interface WorkMapper {
             """)
     int begin(String id, String node, Instant at);
 
+    /** Puts it back to wait, with what is known of it; 0 where it is over, or is to stop. */
+    @Update(
+            """
+            update work set state = 'waiting', changed_at = #{at}
+            where id = #{id} and state = 'running' and not cancel_wanted
+            """)
+    int pause(String id, Instant at);
+
+    /** How much an account has under way besides. */
+    @Select(
+            """
+            select count(*) from work
+            where account = #{account} and id <> #{id} and state in ('waiting', 'running')
+            """)
+    int unfinishedBefore(String account, String id);
+
+    @Select("select exists (select 1 from work where state = 'waiting' and account <> #{account})")
+    boolean isAnybodyWaitingBut(String account);
+
+    /** How much goes before it. */
+    @Select(
+            """
+            select count(*) from scheduled_tasks other join scheduled_tasks mine using (task_name)
+            where mine.task_name = 'work' and mine.task_instance = #{id} and other.task_instance <> #{id}
+              and (other.picked or other.priority > mine.priority
+                or other.priority = mine.priority and other.execution_time < mine.execution_time)
+            """)
+    int countBefore(String id);
+
     /** Notes how far it is; a partial result of null leaves the one that is there. */
     @Update(
             """

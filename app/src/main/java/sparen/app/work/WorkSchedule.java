@@ -2,9 +2,10 @@ package sparen.app.work;
 
 import com.github.kagkarlsson.scheduler.Scheduler;
 import com.github.kagkarlsson.scheduler.SchedulerName;
+import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Task;
-import com.github.kagkarlsson.scheduler.task.helper.OneTimeTask;
+import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.lang.management.ManagementFactory;
 import java.time.Clock;
@@ -41,6 +42,11 @@ class WorkSchedule implements SmartLifecycle {
     private static final Duration SIGN_OF_LIFE = Duration.ofSeconds(2);
 
     private static final int MISSED = 4;
+    /** How long work keeps a hand while another account waits; judgement, no source. */
+    private static final Duration TURN = Duration.ofSeconds(1);
+    /** Further back nobody is put. */
+    private static final int LAST = -100;
+
     private static final Duration LAST_WAIT = Duration.ofSeconds(2);
     private static final long WRITE_EVERY_MILLIS = 250;
 
@@ -49,7 +55,7 @@ class WorkSchedule implements SmartLifecycle {
     private final JsonMapper json;
     private final Clock clock;
     private final String node = ManagementFactory.getRuntimeMXBean().getName() + "-" + Integer.toHexString(hashCode());
-    private final OneTimeTask<Void> task;
+    private final CustomTask<Void> task;
     private final Scheduler scheduler;
     private volatile boolean running;
 
@@ -65,10 +71,12 @@ class WorkSchedule implements SmartLifecycle {
         this.kinds = kinds.stream().collect(Collectors.toMap(WorkKind::name, Function.identity()));
         this.json = json;
         this.clock = clock;
-        task = Tasks.oneTime(TASK)
+        task = Tasks.custom(TASK, Void.class)
                 .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
                 .onDeadExecutionRevive()
-                .execute((instance, context) -> perform(instance.getId()));
+                .execute((instance, context) -> perform(instance.getId())
+                        ? new CompletionHandler.OnCompleteRemove<>()
+                        : (done, row) -> row.reschedule(done, clock.instant()));
         List<Task<?>> known = new ArrayList<>(chores.tasks());
         known.add(task);
         scheduler = Scheduler.create(dataSource, known)
@@ -79,25 +87,41 @@ class WorkSchedule implements SmartLifecycle {
                 .heartbeatInterval(SIGN_OF_LIFE)
                 .missedHeartbeatsLimit(MISSED)
                 .shutdownMaxWait(LAST_WAIT)
+                .enablePriority()
                 .enableImmediateExecution()
                 .build();
     }
 
-    /** Some node does it in a while; what is over by then is left alone. */
-    void add(String id, Duration in) {
-        scheduler.schedule(task.instance(id), clock.instant().plus(in));
+    /**
+     * Some node does it in a while; what is over by then is left alone. What is short goes before what is long, and the more an account has
+     * under way the later comes what it asks for next: one that asks for the first time comes before all that others asked for besides.
+     */
+    void add(Work work, Duration in) {
+        int unfinished = mapper.unfinishedBefore(work.account(), work.id());
+        int priority = Math.max(LAST, kinds.get(work.kind()).priority(work) - unfinished);
+        scheduler.schedule(task.instanceBuilder(work.id())
+                .priority(priority)
+                .scheduledTo(clock.instant().plus(in)));
     }
 
-    /** Does a piece of work and notes what came of it. What this node leaves because it stops stays for another. */
-    void perform(String id) {
+    /**
+     * Does a piece of work and notes what came of it. What this node leaves because it stops stays for another.
+     *
+     * @return whether it is over; if not it has made room and wants to go on later
+     */
+    boolean perform(String id) {
         if (mapper.begin(id, node, clock.instant()) == 0) {
-            return;
+            return true;
         }
         Work work = mapper.byId(id).orElseThrow();
+        WorkKind kind = kinds.get(work.kind());
+        Report report = new Report(work, kind.goesOn());
         try {
-            Object result = kinds.get(work.kind()).run(work, new Report(id));
-            end(id, Work.State.DONE, json.writeValueAsString(result), "");
+            end(id, Work.State.DONE, json.writeValueAsString(kind.run(work, report)), "");
         } catch (Simulation.RunCancelled stopped) {
+            if (report.makesRoom && mapper.pause(id, clock.instant()) == 1) {
+                return false;
+            }
             if (!mapper.cancelWanted(id).orElse(true)) {
                 throw stopped;
             }
@@ -111,6 +135,7 @@ class WorkSchedule implements SmartLifecycle {
             LOG.error("work {} failed", id, fault);
             end(id, Work.State.FAILED, null, "A fault of the engine: " + fault.getMessage());
         }
+        return true;
     }
 
     private void end(String id, Work.State state, String result, String message) {
@@ -120,17 +145,27 @@ class WorkSchedule implements SmartLifecycle {
     /** Writes progress now and then; hears then whether to stop. */
     private final class Report implements WorkReport {
         private final String id;
+        private final String account;
+        private final boolean goesOn;
+        private final long begun = System.nanoTime();
         private Supplier<Object> known;
-        private long writtenAt = System.nanoTime();
-        private boolean stop;
+        private long writtenAt = begun;
+        /** Whether more is known than when it began: what it was left with again would never end. */
+        private boolean hasGoneOn;
 
-        Report(String id) {
-            this.id = id;
+        private boolean stop;
+        private boolean makesRoom;
+
+        Report(Work work, boolean goesOn) {
+            this.id = work.id();
+            this.account = work.account();
+            this.goesOn = goesOn;
         }
 
         @Override
         public synchronized void partial(Supplier<Object> now) {
             known = now;
+            hasGoneOn = true;
         }
 
         @Override
@@ -142,6 +177,9 @@ class WorkSchedule implements SmartLifecycle {
                 known = null;
                 mapper.progress(id, Math.min(1, Math.max(0, share)), partial, clock.instant());
                 stop = !running || mapper.cancelWanted(id).orElse(true);
+                boolean isTurnOver = goesOn && hasGoneOn && now - begun >= TURN.toNanos();
+                makesRoom = !stop && isTurnOver && mapper.isAnybodyWaitingBut(account);
+                stop |= makesRoom;
             }
             return stop;
         }

@@ -37,7 +37,7 @@ public class WorkService {
     /** Takes work in; some node begins it at once, or as soon as one is free. */
     public Work begin(String siteId, String kind, Object request, String account) {
         Work work = keep(siteId, kind, request, account);
-        schedule.add(work.id(), Duration.ZERO);
+        schedule.add(work, Duration.ZERO);
         return work;
     }
 
@@ -45,7 +45,7 @@ public class WorkService {
     public Work doNow(String siteId, String kind, Object request, String account) {
         Work work = keep(siteId, kind, request, account);
         // Where this node is lost in the middle of it, another takes it up.
-        schedule.add(work.id(), LONG_FOR_SHORT_WORK);
+        schedule.add(work, LONG_FOR_SHORT_WORK);
         schedule.perform(work.id());
         return find(siteId, work.id());
     }
@@ -73,6 +73,11 @@ public class WorkService {
      */
     public Work asked(String siteId, String id) {
         return mapper.asked(siteId, id).orElseThrow(() -> Refusal.notFound("The work " + id));
+    }
+
+    /** How many pieces of work go before one that waits; 0 for one that does not. */
+    public int before(Work work) {
+        return work.state() == Work.State.WAITING ? mapper.countBefore(work.id()) : 0;
     }
 
     /** The latest of a site, newest first, without requests and results. */
