@@ -1,7 +1,7 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
   import { day } from '../lib/sentence/quantity';
-  import { differences } from './planPath';
+  import { differences, type Side } from './planPath';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** Somebody saved meanwhile: both are joined, and where they clash one is chosen. */
@@ -10,10 +10,11 @@
   const theirs = $derived(editor.conflict);
   const clashes = $derived(theirs?.clashes ?? []);
   const alongside = $derived(theirs ? differences(editor.plan, theirs.merged) : []);
-  let chosen = $state<('mine' | 'theirs')[]>([]);
+  let chosen = $state<Record<string, Side>>({});
+  const choice = (path: string): Side => chosen[path] ?? 'mine';
 
   const told = (value: unknown) =>
-    value === undefined ? 'none' : typeof value === 'object' ? 'changed' : String(value);
+    value === undefined ? 'taken away' : typeof value === 'object' ? 'changed' : String(value);
 </script>
 
 {#if theirs}
@@ -34,16 +35,17 @@
     {/if}
     {#if clashes.length > 0}
       <h3 class="mt-3">Changed by both: which is to stand?</h3>
-      {#each clashes as clash, i (clash.place)}
+      {#each clashes as clash (clash.path.join('/'))}
+        {@const path = clash.path.join('/')}
         <fieldset class="mt-1 flex flex-wrap items-center gap-x-6 border-t border-rule py-1">
           <legend class="float-left mr-4 min-w-48">{clash.place}</legend>
           {#each [['mine', 'yours', clash.mine], ['theirs', 'theirs', clash.theirs]] as const as [which, word, value] (which)}
             <label class="flex min-h-11 cursor-pointer items-center gap-2">
               <input
                 type="radio"
-                name="clash-{i}"
-                checked={(chosen[i] ?? 'mine') === which}
-                onchange={() => (chosen[i] = which)}
+                name="clash-{path}"
+                checked={choice(path) === which}
+                onchange={() => (chosen[path] = which)}
               />
               {word} <span class="number font-bold">{told(value)}</span>
             </label>
@@ -52,7 +54,7 @@
       {/each}
     {/if}
     <div class="mt-4 flex flex-wrap gap-3">
-      <Action main onclick={() => editor.saveJoined(chosen)}>Save both joined</Action>
+      <Action main onclick={() => editor.saveJoined(choice)}>Save both joined</Action>
       <Action onclick={() => editor.takeTheirs()}>Take theirs (undo brings mine back)</Action>
     </div>
   </section>

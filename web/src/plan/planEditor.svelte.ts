@@ -3,7 +3,7 @@ import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import type { FittedDevice, Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
-import { atPlace, merge, withPlace, type Clash, type Path } from './planPath';
+import { atPlace, merge, withPlace, type Clash, type Path, type Side } from './planPath';
 
 /** Says a change in the trade's words: from what, to what. */
 export type Say = (before: unknown, after: unknown) => string;
@@ -25,6 +25,7 @@ export interface Conflict {
   revision: Revision;
   plan: Plan;
   merged: Plan;
+  base: Plan;
   clashes: Clash[];
 }
 
@@ -236,17 +237,14 @@ export class PlanEditor {
     this.saveProblem = latest.problem ?? base.problem;
     if (!latest.data || !base.data) return;
     const { value, clashes } = merge(base.data.plan, this.plan, latest.data.plan);
-    this.conflict = { ...latest.data, merged: value as Plan, clashes };
+    this.conflict = { ...latest.data, base: base.data.plan, merged: value as Plan, clashes };
   }
 
   /** Conflict: saves both joined, where they clash as chosen. Theirs stays in the history. */
-  async saveJoined(chosen: ('mine' | 'theirs')[]) {
+  async saveJoined(choose: (path: string) => Side) {
     if (!this.conflict) return;
-    const { revision, clashes } = this.conflict;
-    const joined = clashes.reduce(
-      (plan, clash, i) => (chosen[i] === 'theirs' ? withPlace(plan, clash.path, clash.theirs) : plan),
-      this.conflict.merged,
-    );
+    const { revision, base, plan } = this.conflict;
+    const joined = merge(base, this.plan, plan, choose).value as Plan;
     this.change(joined, `joined with revision ${revision.number}`, '');
     await this.save(revision.number);
   }

@@ -157,7 +157,7 @@ describe('editing a plan', () => {
     editor.set(LVD, 11.5, say);
     await editor.save();
     expect(editor.conflict?.clashes).toMatchObject([{ mine: 11.5, theirs: 12.1 }]);
-    await editor.saveJoined(['mine']);
+    await editor.saveJoined(() => 'mine');
     expect(editor.conflict).toBeUndefined();
     expect(server.saves[1]).toMatchObject({ parent: 2, plan: plan(11.5) });
   });

@@ -76,9 +76,30 @@ describe('joining what two people made of one plan', () => {
     const theirs = { ...base, outputs: [{ id: 'a', volts: 10.5, delay: 5 }, base.outputs[1]], limits: [3] };
     const { value, clashes } = merge(base, mine, theirs);
     expect(clashes).toEqual([
-      { path: ['outputs', 0, 'volts'], place: 'outputs › a › volts', mine: 11.5, theirs: 10.5 },
+      { path: ['outputs', 'a', 'volts'], place: 'outputs › a › volts', mine: 11.5, theirs: 10.5 },
     ]);
     expect(value).toEqual({ ...mine, limits: [3] });
+  });
+
+  it('asks where one changed what the other took away, and leaves no hole', () => {
+    const without = { ...base, outputs: [base.outputs[1]] };
+    const changed = { ...base, outputs: [{ id: 'a', volts: 11.5, delay: 5 }, base.outputs[1]] };
+    // I took it away, they changed it; then the other way round.
+    for (const [mine, theirs, kept] of [
+      [without, changed, 'theirs'],
+      [changed, without, 'mine'],
+    ] as const) {
+      const { clashes } = merge(base, mine, theirs);
+      expect(clashes).toHaveLength(1);
+      expect(clashes[0]?.[kept]).toMatchObject({ volts: 11.5 });
+      expect(clashes[0]?.[kept === 'mine' ? 'theirs' : 'mine']).toBeUndefined();
+      const gone = merge(base, mine, theirs, () => (kept === 'mine' ? 'theirs' : 'mine'))
+        .value as typeof base;
+      expect(gone.outputs).toEqual([base.outputs[1]]);
+      const stays = merge(base, mine, theirs, () => kept).value as typeof base;
+      expect(stays.outputs).toHaveLength(2);
+      expect(stays.outputs).toContainEqual({ id: 'a', volts: 11.5, delay: 5 });
+    }
   });
 
   it('does not mix fields of two kinds of rules', () => {

@@ -91,12 +91,20 @@ export function placeOf(plan: unknown, path: string): Path | undefined {
   return isThere ? steps : undefined;
 }
 
-/** What two people changed in different ways at one place. */
+/** What two people changed in different ways at one place; undefined where one of them took it away. */
 export interface Clash {
   path: Path;
   place: string;
   mine: unknown;
   theirs: unknown;
+}
+
+export type Side = 'mine' | 'theirs';
+
+/** Both joined, and where that did not go: of each such place stands what was chosen, or mine. */
+export interface Joined {
+  value: unknown;
+  clashes: Clash[];
 }
 
 const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
@@ -105,62 +113,58 @@ const isObject = (value: unknown): value is Record<string, unknown> =>
 
 /**
  * Joins what two people made of one plan: what only one of them changed is taken from that one, what both changed alike stands once,
- * what both changed differently is a clash, with mine standing until somebody has chosen.
+ * what both changed differently, or one changed and the other took away, is a clash.
+ *
+ * @param choose what is to stand at the path of a clash
  */
 export function merge(
   base: unknown,
   mine: unknown,
   theirs: unknown,
-  path: Path = [],
-  place: string[] = [],
-): { value: unknown; clashes: Clash[] } {
-  if (same(mine, theirs) || same(theirs, base)) return { value: mine, clashes: [] };
-  if (same(mine, base)) return { value: theirs, clashes: [] };
-  if (isObject(mine) && isObject(theirs) && mine.kind === theirs.kind) {
-    return mergeObjects(isObject(base) ? base : {}, mine, theirs, path, place);
-  }
-  if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base)) {
-    const lists = [base, mine, theirs];
-    if (lists.every((list) => list.every((entry) => idOf(entry) !== undefined))) {
-      return mergeLists(base, mine, theirs, path, place);
-    }
-  }
-  return { value: mine, clashes: [{ path, place: place.join(' › '), mine, theirs }] };
-}
-
-function mergeObjects(
-  base: Record<string, unknown>,
-  mine: Record<string, unknown>,
-  theirs: Record<string, unknown>,
-  path: Path,
-  place: string[],
-) {
-  const value: Record<string, unknown> = {};
+  choose: (path: string) => Side = () => 'mine',
+): Joined {
   const clashes: Clash[] = [];
-  for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
-    const part = merge(base[key], mine[key], theirs[key], [...path, key], [...place, key]);
-    if (part.value !== undefined) value[key] = part.value;
-    clashes.push(...part.clashes);
-  }
+  const value = joined(base, mine, theirs, [], []);
   return { value, clashes };
-}
 
-function mergeLists(base: unknown[], mine: unknown[], theirs: unknown[], path: Path, place: string[]) {
-  const find = (list: unknown[], id?: string) => list.find((entry) => idOf(entry) === id);
-  const added = theirs.filter((entry) => !find(mine, idOf(entry)) && !find(base, idOf(entry)));
-  const value: unknown[] = [];
-  const clashes: Clash[] = [];
-  for (const entry of mine) {
-    const id = idOf(entry);
-    const part = merge(
-      find(base, id),
-      entry,
-      find(theirs, id),
-      [...path, value.length],
-      [...place, name(entry, value.length)],
-    );
-    if (part.value !== undefined) value.push(part.value);
-    clashes.push(...part.clashes);
+  function joined(base: unknown, mine: unknown, theirs: unknown, path: Path, place: string[]): unknown {
+    if (same(mine, theirs) || same(theirs, base)) return mine;
+    if (same(mine, base)) return theirs;
+    if (isObject(mine) && isObject(theirs) && mine.kind === theirs.kind) {
+      return objects(isObject(base) ? base : {}, mine, theirs, path, place);
+    }
+    if (Array.isArray(mine) && Array.isArray(theirs) && Array.isArray(base)) {
+      const all = [...base, ...mine, ...theirs] as unknown[];
+      if (all.every((entry) => idOf(entry) !== undefined)) return lists(base, mine, theirs, path, place);
+    }
+    clashes.push({ path, place: place.join(' › '), mine, theirs });
+    return choose(path.join('/')) === 'theirs' ? theirs : mine;
   }
-  return { value: [...value, ...added], clashes };
+
+  function objects(
+    base: Record<string, unknown>,
+    mine: Record<string, unknown>,
+    theirs: Record<string, unknown>,
+    path: Path,
+    place: string[],
+  ) {
+    const value: Record<string, unknown> = {};
+    for (const key of new Set([...Object.keys(mine), ...Object.keys(theirs)])) {
+      const part = joined(base[key], mine[key], theirs[key], [...path, key], [...place, key]);
+      if (part !== undefined) value[key] = part;
+    }
+    return value;
+  }
+
+  /** In my order; what only they have comes last. */
+  function lists(base: unknown[], mine: unknown[], theirs: unknown[], path: Path, place: string[]) {
+    const find = (list: unknown[], id: string) => list.find((entry) => idOf(entry) === id);
+    const value: unknown[] = [];
+    for (const id of new Set([...mine, ...theirs].map((entry) => idOf(entry) ?? ''))) {
+      const [old, own, other] = [find(base, id), find(mine, id), find(theirs, id)];
+      const part = joined(old, own, other, [...path, id], [...place, name(own ?? other, value.length)]);
+      if (part !== undefined) value.push(part);
+    }
+    return value;
+  }
 }
