@@ -1,7 +1,7 @@
 <script lang="ts">
   import { onMount } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
-  import type { AccountInList, Crew, Member, SiteInList } from '../lib/api/api';
+  import type { AccountInList, Crew, Member, Named } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
@@ -18,7 +18,7 @@
 
   let crews = $state.raw<Crew[]>();
   let accounts = $state.raw<AccountInList[]>([]);
-  let sites = $state.raw<SiteInList[]>([]);
+  let sites = $state.raw<Named[]>([]);
   let edited = $state.raw<Edited>();
   let dissolving = $state.raw<Crew>();
   let problem = $state.raw<Problem>();
@@ -31,7 +31,7 @@
     const [all, people, places] = await Promise.all([
       outcome(api.GET('/api/crews')),
       outcome(api.GET('/api/accounts')),
-      outcome(api.GET('/api/sites')),
+      outcome(api.GET('/api/sites/names')),
     ]);
     crews = all.data ?? crews;
     accounts = people.data ?? accounts;

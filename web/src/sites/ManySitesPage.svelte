@@ -8,11 +8,13 @@
   import Frame from '../lib/shell/Frame.svelte';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import { SiteList } from './siteList.svelte';
 
   /** The same levels for many sites, seen at each of them before anything is saved. */
   const TERMS = ['LVD', 'LVR', 'warning', 'warning clears', 'absorption', 'float', 'recharge'];
 
-  let sites = $state.raw<SiteInList[]>();
+  const list = new SiteList(200);
+  const sites = $derived(list.sites?.filter((site) => site.plan));
   let chosen = $state<string[]>([]);
   let entered = $state<Record<string, string>>({});
   let problem = $state<Problem>();
@@ -33,12 +35,7 @@
   );
   const said = $derived(levels.map((one) => `${one.term} ${one.volts} V`).join(', '));
 
-  async function load() {
-    const answer = await outcome(api.GET('/api/sites'));
-    problem = answer.problem;
-    sites = answer.data?.filter((site) => site.state === 'ACTIVE' && site.plan);
-    chosen = (sites ?? []).map((site) => site.id);
-  }
+  const choose = (more: SiteInList[]) => (chosen = [...new Set([...chosen, ...more.map((site) => site.id)])]);
 
   async function propose(event: SubmitEvent) {
     event.preventDefault();
@@ -63,11 +60,12 @@
       : `not saved: ${answer.problem?.detail}`;
   }
 
-  onMount(load);
+  onMount(() => list.load());
 </script>
 
 <Frame title="The same change for many sites" place="sites">
-  {#if problem}<Trouble {problem} retry={load} />{/if}
+  {#if problem}<Trouble {problem} />{/if}
+  {#if list.problem}<Trouble problem={list.problem} retry={() => list.load()} />{/if}
   <form class="grid max-w-4xl gap-4 px-4 py-4 md:px-6" onsubmit={propose}>
     <p class="text-soft">
       Give levels as for a 12 V battery; each site gets them scaled to its own cells, and is checked with its
@@ -91,13 +89,39 @@
     </fieldset>
     <fieldset>
       <legend class="mb-1 font-bold">Sites</legend>
-      {#if !sites && !problem}<p role="status" class="text-soft">Reading the sites</p>{/if}
-      {#each sites ?? [] as site (site.id)}
-        <label class="flex min-h-9 items-center gap-2"
-          ><input type="checkbox" class="size-5 accent-ink" value={site.id} bind:group={chosen} />{site.name}
-          <span class="text-soft">{site.plan?.nominalVolts} V</span></label
+      <div class="mb-2 flex flex-wrap items-center gap-3">
+        <input
+          class="{FIELD} w-56"
+          type="search"
+          aria-label="Search the sites"
+          placeholder="name of a site"
+          value={list.search}
+          onchange={(event) => {
+            list.search = event.currentTarget.value;
+            void list.load();
+          }}
+        />
+        <button type="button" class="min-h-11 underline" onclick={() => choose(sites ?? [])}
+          >Choose all shown</button
         >
-      {/each}
+        <button type="button" class="min-h-11 underline" onclick={() => (chosen = [])}>Choose none</button>
+        <p role="status">{chosen.length} chosen</p>
+      </div>
+      {#if !sites && !list.problem}<p role="status" class="text-soft">Reading the sites</p>{/if}
+      <div class="grid gap-x-6 sm:grid-cols-2">
+        {#each sites ?? [] as site (site.id)}
+          <label class="flex min-h-11 items-center gap-2"
+            ><input
+              type="checkbox"
+              class="size-5 accent-ink"
+              value={site.id}
+              bind:group={chosen}
+            />{site.name}
+            <span class="text-soft">{site.plan?.nominalVolts} V</span></label
+          >
+        {/each}
+      </div>
+      {#if list.hasMore}<Action onclick={() => list.more()}>Show more</Action>{/if}
     </fieldset>
     <div class="flex items-center gap-4">
       <Action

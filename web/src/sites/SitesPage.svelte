@@ -2,44 +2,28 @@
   import { onMount } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { SiteInList } from '../lib/api/api';
-  import { instant } from '../lib/sentence/quantity';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
-  import { needOf } from './need';
+  import { SiteList, type SiteFilter } from './siteList.svelte';
   import SiteRow from './SiteRow.svelte';
 
-  let sites = $state<SiteInList[]>();
+  const list = new SiteList();
   let problem = $state<Problem>();
-  let search = $state('');
   let field = $state<HTMLInputElement>();
-  let archived = $state(false);
   let deleted = $state.raw<SiteInList>();
-  const inView = $derived((sites ?? []).filter((site) => (site.state === 'ARCHIVED') === archived));
-  const putAway = $derived((sites ?? []).filter((site) => site.state === 'ARCHIVED').length);
-  const filters: [string, string, (site: SiteInList) => boolean][] = [
-    ['all', 'all', () => true],
-    [
-      'findings',
-      'with danger or caution',
-      ({ plan }) => Boolean(plan?.findings.DANGER ?? plan?.findings.CAUTION),
-    ],
-    ['drafts', 'with unsaved changes', ({ plan }) => (plan?.drafts.length ?? 0) > 0],
-    ['unsent', 'not sent to devices', ({ plan }) => (plan?.unsent ?? 0) > 0],
-    ['drifted', 'drifted', ({ plan }) => (plan?.drifted ?? 0) > 0],
-    ['upkeep', 'with upkeep due', ({ upkeep }) => upkeep !== undefined && upkeep <= instant().slice(0, 10)],
+  const filters: [SiteFilter, string][] = [
+    ['all', 'all'],
+    ['findings', 'with danger or caution'],
+    ['drafts', 'with unsaved changes'],
+    ['unsent', 'not sent to devices'],
+    ['drifted', 'drifted'],
+    ['upkeep', 'with upkeep due'],
   ];
-  let filter = $state('all');
-  const passes = $derived(filters.find(([key]) => key === filter)?.[2] ?? (() => true));
-  const today = instant().slice(0, 10);
-  /** What needs most stands first; what needs as much, by its name. */
-  const shown = $derived(
-    inView
-      .filter((site) => passes(site) && site.name.toLowerCase().includes(search.trim().toLowerCase()))
-      .sort((a, b) => needOf(b, today).rank - needOf(a, today).rank || a.name.localeCompare(b.name)),
-  );
+  const filterSays = $derived(filters.find(([key]) => key === list.filter)?.[1]);
+  const sites = $derived(list.sites);
 
   async function setState(site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') {
     const answer = await outcome(
@@ -80,9 +64,28 @@
 
   async function load() {
     problem = undefined;
-    const answer = await outcome(api.GET('/api/sites'));
-    sites = answer.data ?? sites;
-    problem = answer.problem;
+    await list.load();
+  }
+
+  /** What is typed is looked for when a hand rests. */
+  const RESTS = 250;
+  let resting: ReturnType<typeof setTimeout> | undefined;
+  function find(event: Event) {
+    list.search = (event.currentTarget as HTMLInputElement).value;
+    clearTimeout(resting);
+    resting = setTimeout(load, RESTS);
+  }
+
+  /** What lies below is asked for when its end comes near. */
+  function atEnd(end: HTMLElement) {
+    const seen = new IntersectionObserver(
+      ([entry]) => {
+        if (entry?.isIntersecting) void list.more();
+      },
+      { rootMargin: '600px' },
+    );
+    seen.observe(end);
+    return { destroy: () => seen.disconnect() };
   }
 
   function slash(event: KeyboardEvent) {
@@ -118,7 +121,8 @@
       <span class="max-sm:sr-only">Search</span>
       <input
         bind:this={field}
-        bind:value={search}
+        value={list.search}
+        oninput={find}
         class="field w-56"
         type="search"
         placeholder="name of a site"
@@ -126,13 +130,13 @@
     </label>
     <label class="flex items-center gap-2 text-sm">
       <span class="sr-only">Show</span>
-      <select class="field" bind:value={filter}>
+      <select class="field" bind:value={list.filter} onchange={load}>
         {#each filters as [key, word] (key)}<option value={key}>{word}</option>{/each}
       </select>
     </label>
-    {#if putAway > 0 || archived}
+    {#if list.putAway > 0 || list.archived}
       <label class="flex min-h-11 items-center gap-2 text-sm"
-        ><input type="checkbox" class="h-5 w-5" bind:checked={archived} />archived ({putAway})</label
+        ><input type="checkbox" class="h-5 w-5" bind:checked={list.archived} onchange={load} />archived ({list.putAway})</label
       >
     {/if}
     {#if session.mayChange}
@@ -152,31 +156,38 @@
     </div>
   {/if}
   {#if problem}<Trouble {problem} retry={load} />{/if}
+  {#if list.problem}<Trouble problem={list.problem} retry={load} />{/if}
   {#if !sites}
-    {#if !problem}<p class="p-6 text-soft" role="status">Reading the sites</p>{/if}
+    {#if !list.problem}<p class="p-6 text-soft" role="status">Reading the sites</p>{/if}
+  {:else if sites.length === 0 && list.search === '' && list.filter === 'all'}
+    {#if list.archived}
+      <p class="p-6">Nothing is put away.</p>
+    {:else}
+      <p class="p-6">
+        {list.putAway > 0 ? 'Every site is archived.' : 'No site yet.'}{#if session.mayChange}&nbsp;<a
+            class="underline"
+            href="#/new">Make {list.putAway > 0 ? 'another' : 'the first'}</a
+          >{#if session.administers && list.putAway === 0}, or <a class="underline" href="#/accounts"
+              >let the others in</a
+            >{/if}.{/if}
+      </p>
+    {/if}
   {:else if sites.length === 0}
     <p class="p-6">
-      No site yet.{#if session.mayChange}&nbsp;<a class="underline" href="#/new">Make the first</a
-        >{#if session.administers}, or <a class="underline" href="#/accounts">let the others in</a>{/if}.{/if}
-    </p>
-  {:else if archived && inView.length === 0}
-    <p class="p-6">Nothing is put away.</p>
-  {:else if shown.length === 0}
-    <p class="p-6">
-      No site {filter === 'all' ? '' : `${filters.find(([key]) => key === filter)?.[1]} `}{search
-        ? `is called “${search}”`
+      No site {list.filter === 'all' ? '' : `${filterSays} `}{list.search
+        ? `is called “${list.search}”`
         : 'is here'}.
       <button
         class="underline"
         onclick={() => {
-          search = '';
-          filter = 'all';
+          list.search = '';
+          list.filter = 'all';
+          void load();
         }}>Show all</button
       >
     </p>
   {:else}
-    {@const some = shown.filter((site) => needOf(site, today).rank > 0)}
-    {#each [some, shown.filter((site) => !some.includes(site))] as group, i (i)}
+    {#each [sites.filter((site) => site.rank > 0), sites.filter((site) => site.rank === 0)] as group, i (i)}
       {#if group.length > 0}
         <ul
           class="divide-y divide-rule {i === 0
@@ -188,5 +199,13 @@
         </ul>
       {/if}
     {/each}
+    {#if list.hasMore}
+      {#key sites.length}
+        <p class="flex items-center gap-4 p-6" use:atEnd>
+          <span class="text-soft">{sites.length} of {list.total}</span>
+          <Action onclick={() => list.more()}>Show more</Action>
+        </p>
+      {/key}
+    {/if}
   {/if}
 </Frame>

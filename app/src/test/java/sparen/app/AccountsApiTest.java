@@ -306,7 +306,9 @@ public class AccountsApiTest extends OverHttp {
 
     private static Set<String> seen(Browser browser) throws Exception {
         Set<String> ids = new TreeSet<>();
-        json(browser.get("/api/sites")).forEach(site -> ids.add(site.get("id").asString()));
+        json(browser.get("/api/sites"))
+                .get("sites")
+                .forEach(site -> ids.add(site.get("id").asString()));
         return ids;
     }
 

@@ -217,7 +217,8 @@ public class PlanApiTest extends OverHttp {
                 liv.post(care, JSON.createObjectNode().put("upkeep", "1200-01-01"))
                         .statusCode(),
                 422);
-        JsonNode listed = StreamSupport.stream(json(liv.get("/api/sites")).spliterator(), false)
+        JsonNode listed = StreamSupport.stream(
+                        json(liv.get("/api/sites")).get("sites").spliterator(), false)
                 .filter(one -> one.get("id").asString().equals("hallgrund"))
                 .findFirst()
                 .orElseThrow();
@@ -251,7 +252,8 @@ public class PlanApiTest extends OverHttp {
     private static JsonNode ahead(Browser liv, Predicate<JsonNode> wanted) {
         JsonNode[] found = new JsonNode[1];
         Patience.until("what is ahead of kvarno", () -> {
-            found[0] = StreamSupport.stream(json(liv.get("/api/sites")).spliterator(), false)
+            found[0] = StreamSupport.stream(
+                            json(liv.get("/api/sites")).get("sites").spliterator(), false)
                     .filter(one -> one.get("id").asString().equals("kvarno"))
                     .findFirst()
                     .orElseThrow();

@@ -4,8 +4,6 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.transaction.annotation.Transactional;
@@ -13,27 +11,25 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.crew.Crews;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
-import sparen.app.plan.UnreadablePlan;
 import sparen.app.profile.ProfileService;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.season.Outlooks;
-import sparen.app.site.Site;
 import sparen.app.site.SiteService;
 import sparen.app.site.SiteState;
 import sparen.app.web.Refusal;
-import sparen.check.Checks;
-import sparen.check.Finding;
 import sparen.check.Severity;
 import sparen.document.PlanDocument;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.revision.StartingPoint;
+import tools.jackson.databind.json.JsonMapper;
 
 /** The list of sites. */
 @RestController
@@ -43,8 +39,19 @@ class SitesController {
     private final ProfileService profiles;
     private final Outlooks outlooks;
     private final Crews crews;
+    private final Summaries summaries;
+    private final JsonMapper json;
 
-    SitesController(SiteService sites, PlanService plans, ProfileService profiles, Outlooks outlooks, Crews crews) {
+    SitesController(
+            SiteService sites,
+            PlanService plans,
+            ProfileService profiles,
+            Outlooks outlooks,
+            Crews crews,
+            Summaries summaries,
+            JsonMapper json) {
+        this.summaries = summaries;
+        this.json = json;
         this.crews = crews;
         this.outlooks = outlooks;
         this.sites = sites;
@@ -58,6 +65,7 @@ class SitesController {
      * @param plan absent while the site is still to be taken down, or its newest revision cannot be read
      * @param unreadable why the newest revision cannot be read; absent where it can
      * @param ahead what the coming days probably bring; absent until that has been worked out
+     * @param rank how much it needs somebody: 3 danger, 2 caution, 1 to be done some time, 0 calm
      */
     record SiteInList(
             String id,
@@ -67,7 +75,16 @@ class SitesController {
             Optional<LocalDate> upkeep,
             Optional<PlanInList> plan,
             Optional<String> unreadable,
-            Optional<Outlooks.Ahead> ahead) {}
+            Optional<Outlooks.Ahead> ahead,
+            int rank) {}
+
+    /**
+     * A part of the list, the neediest first.
+     *
+     * @param total how many there are with all parts
+     * @param putAway how many are archived, whatever was asked
+     */
+    record SitePage(List<SiteInList> sites, long total, int putAway) {}
 
     /**
      * When a site was and will be looked after.
@@ -125,15 +142,36 @@ class SitesController {
             int drifted,
             List<String> drafts) {}
 
+    /**
+     * The sites that somebody sees.
+     *
+     * @param archived those that are put away instead of those that are looked after
+     * @param search part of a name
+     * @param filter all, findings, drafts, unsent, drifted or upkeep
+     * @param offset how many come before
+     * @param size how many are told, 1 to 200
+     */
     @GetMapping("/api/sites")
     @Allowed(Role.OBSERVER)
-    List<SiteInList> list(Authentication who) {
-        Map<String, Outlooks.Ahead> ahead = outlooks.all();
-        Set<String> hidden = crews.hiddenFrom(who);
-        return sites.list().stream()
-                .filter(site -> !hidden.contains(site.id()))
-                .map(site -> inList(site, ahead))
-                .toList();
+    SitePage list(
+            @RequestParam(defaultValue = "false") boolean archived,
+            @RequestParam(defaultValue = "") String search,
+            @RequestParam(defaultValue = "all") String filter,
+            @RequestParam(defaultValue = "0") int offset,
+            @RequestParam(defaultValue = "100") int size,
+            Authentication who) {
+        List<SummaryMapper.Listed> listed = summaries.page(who, archived, search, filter, offset, size);
+        return new SitePage(
+                listed.stream().map(this::inList).toList(),
+                listed.stream().findFirst().map(SummaryMapper.Listed::total).orElse((long) 0),
+                summaries.countArchived(who));
+    }
+
+    /** All that are looked after, by name: for crews. */
+    @GetMapping("/api/sites/names")
+    @Allowed(Role.ADMINISTRATOR)
+    List<SummaryMapper.Named> names() {
+        return summaries.names();
     }
 
     /** Makes a site with a complete program from the little that is known of it. */
@@ -178,69 +216,70 @@ class SitesController {
     SiteInList repair(@PathVariable String siteId, Authentication who) {
         sites.mustExist(siteId);
         plans.repair(siteId, who.getName());
-        return inList(sites.find(siteId));
+        return inList(siteId, who);
     }
 
     /** Puts a site away, deletes it, or brings it back. */
     @PostMapping("/api/sites/{siteId}/state")
     @Allowed(Role.TECHNICIAN)
-    SiteInList setState(@PathVariable String siteId, @RequestBody NewState wanted) {
-        return inList(sites.setState(siteId, wanted.state()));
+    SiteInList setState(@PathVariable String siteId, @RequestBody NewState wanted, Authentication who) {
+        sites.setState(siteId, wanted.state());
+        return inList(siteId, who);
     }
 
     /** Notes when a site was last tested, and when somebody has to go there. */
     @PostMapping("/api/sites/{siteId}/care")
     @Allowed(Role.TECHNICIAN)
-    SiteInList setCare(@PathVariable String siteId, @RequestBody NewCare care) {
-        return inList(sites.setCare(siteId, care.benchTest(), care.upkeep()));
+    SiteInList setCare(@PathVariable String siteId, @RequestBody NewCare care, Authentication who) {
+        sites.setCare(siteId, care.benchTest(), care.upkeep());
+        return inList(siteId, who);
     }
 
     private SiteInList add(String name, Plan plan, String note, Authentication who) {
         String id = sites.addNamed(name);
         crews.addSite(id, who);
         plans.save(id, Optional.empty(), note, plan, who.getName());
-        return inList(sites.find(id));
+        return inList(id, who);
     }
 
-    private SiteInList inList(Site site) {
-        return inList(site, outlooks.all());
+    private SiteInList inList(String siteId, Authentication who) {
+        return inList(summaries.one(who, siteId));
     }
 
-    private SiteInList inList(Site site, Map<String, Outlooks.Ahead> ahead) {
-        Optional<PlanInList> plan = Optional.empty();
-        Optional<String> unreadable = Optional.empty();
-        try {
-            plan = plans.latest(site.id()).map(loaded -> format(site.id(), loaded));
-        } catch (UnreadablePlan broken) {
-            unreadable = Optional.of(broken.getMessage());
-        }
+    private SiteInList inList(SummaryMapper.Listed row) {
         return new SiteInList(
-                site.id(),
-                site.name(),
-                site.state(),
-                site.benchTest(),
-                site.upkeep(),
-                plan,
-                unreadable,
-                Optional.ofNullable(ahead.get(site.id())));
+                row.id(),
+                row.name(),
+                row.state(),
+                Optional.ofNullable(row.benchTest()),
+                Optional.ofNullable(row.upkeep()),
+                Optional.ofNullable(row.plan())
+                        .map(plan -> inList(row, json.readValue(plan, Summaries.PlanSummary.class))),
+                Optional.ofNullable(row.unreadable()),
+                Optional.ofNullable(row.workedOut())
+                        .map(known -> outlooks.read(row.aheadRevision(), row.aheadBegins(), row.aheadDays(), known)),
+                row.rank());
     }
 
-    private PlanInList format(String siteId, PlanService.Loaded loaded) {
-        Plan plan = loaded.plan();
+    private static PlanInList inList(SummaryMapper.Listed row, Summaries.PlanSummary plan) {
+        Revision revision = new Revision(
+                row.number(),
+                Optional.ofNullable(row.parent()),
+                row.note(),
+                row.author(),
+                row.savedAt(),
+                Optional.ofNullable(row.revisionName()),
+                row.changes().lines().toList());
         return new PlanInList(
-                loaded.revision(),
-                plan.site().nominalVolts(),
-                plan.site().battery().name(),
-                plan.site().battery().capacityAmpereHours(),
-                plan.site().arrays().stream()
-                        .mapToDouble(array -> array.peakWatts())
-                        .sum(),
-                plan.program().outputs().size(),
-                Checks.of(plan, profiles.namedIn(siteId, plan)).stream()
-                        .filter(Finding::isOpen)
-                        .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())),
-                plan.program().unsent().size(),
-                plan.program().drifted().size(),
-                plans.draftAuthors(siteId));
+                revision,
+                plan.nominalVolts(),
+                plan.battery(),
+                plan.capacityAmpereHours(),
+                plan.arrayWatts(),
+                plan.outputs(),
+                plan.findings(),
+                plan.unsent(),
+                plan.drifted(),
+                row.drafts() == null ? List.of() : row.drafts().lines().toList());
     }
 }

@@ -55,6 +55,11 @@ public class PlanService {
         return mapper.latest(siteId).map(PlanService::load);
     }
 
+    /** The number of the newest revision, readable or not. */
+    public Optional<Integer> newest(String siteId) {
+        return mapper.newest(siteId);
+    }
+
     Loaded revision(String siteId, int number) {
         return load(mapper.find(siteId, number).orElseThrow(() -> Refusal.notFound("Revision " + number)));
     }
@@ -156,11 +161,6 @@ public class PlanService {
     /** What people have changed at a site and not saved, the newest first. */
     List<RevisionMapper.Draft> drafts(String siteId) {
         return mapper.drafts(siteId);
-    }
-
-    /** Full names of those who have unsaved changes at a site. */
-    public List<String> draftAuthors(String siteId) {
-        return mapper.drafts(siteId).stream().map(RevisionMapper.Draft::author).toList();
     }
 
     /** Keeps what somebody has changed and not saved; it replaces what was kept of theirs. */

@@ -38,6 +38,9 @@ public interface RevisionMapper {
     @Select(COLUMNS + "where site_id = #{siteId} order by number desc limit 1")
     Optional<Row> latest(String siteId);
 
+    @Select("select max(number) from revision where site_id = #{siteId}")
+    Optional<Integer> newest(String siteId);
+
     @Select(COLUMNS + "where site_id = #{siteId} and number = #{number}")
     Optional<Row> find(String siteId, int number);
 

@@ -6,6 +6,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
@@ -24,8 +25,15 @@ public class ProfileService {
     private final Clock clock;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
+    private final ApplicationEventPublisher events;
 
-    ProfileService(ProfileMapper mapper, Clock clock, AuditLog audit, TransactionTemplate transaction) {
+    ProfileService(
+            ProfileMapper mapper,
+            Clock clock,
+            AuditLog audit,
+            TransactionTemplate transaction,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.audit = audit;
         this.transaction = transaction;
         this.mapper = mapper;
@@ -76,11 +84,13 @@ public class ProfileService {
             mapper.insert(siteId, about, Packed.pack(profile.seconds(), profile.watts()), account);
             audit.note(Deed.PROFILE_TAKEN_IN, siteId, name);
         });
+        events.publishEvent(new ProfileTaken(siteId));
         return about;
     }
 
     /** Gives one site the profiles of another. */
     public void copy(String from, String to) {
         mapper.copy(from, to);
+        events.publishEvent(new ProfileTaken(to));
     }
 }

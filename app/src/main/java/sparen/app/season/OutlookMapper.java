@@ -1,7 +1,6 @@
 package sparen.app.season;
 
 import java.time.LocalDate;
-import java.util.List;
 import java.util.Optional;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
@@ -16,17 +15,15 @@ interface OutlookMapper {
     /** Keeps one; an older revision worked out late does not take the place of a newer. */
     @Insert(
             """
-            insert into outlook (site_id, revision, begins, days, worked_out)
-            values (#{siteId}, #{revision}, #{begins}, #{days}, #{workedOut}::jsonb)
+            insert into outlook (site_id, revision, begins, days, worked_out, cut, cut_is_likely)
+            values (#{row.siteId}, #{row.revision}, #{row.begins}, #{row.days}, #{row.workedOut}::jsonb, #{cut}, #{isLikely})
             on conflict (site_id) do update
-            set revision = excluded.revision, begins = excluded.begins, days = excluded.days, worked_out = excluded.worked_out
+            set revision = excluded.revision, begins = excluded.begins, days = excluded.days, worked_out = excluded.worked_out,
+              cut = excluded.cut, cut_is_likely = excluded.cut_is_likely
             where outlook.revision <= excluded.revision
             """)
-    void keep(Row row);
+    void keep(Row row, int cut, boolean isLikely);
 
     @Select("select site_id, revision, begins, days, worked_out::text from outlook where site_id = #{siteId}")
     Optional<Row> find(String siteId);
-
-    @Select("select site_id, revision, begins, days, worked_out::text from outlook")
-    List<Row> all();
 }

@@ -4,9 +4,7 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.UnreadablePlan;
@@ -98,7 +96,10 @@ public class Outlooks implements Chore {
         RunInputs inputs = new RunInputs(plan, today, days, weather, 1, Optional.empty());
         Outlook outlook = Outlook.of(WEATHERS, seed -> runs.scenario(siteId, inputs.withSeed(seed)));
         WorkedOut workedOut = new WorkedOut(plan.site().battery().startStateOfCharge(), outlook);
-        mapper.keep(new OutlookMapper.Row(siteId, revision, today, days, json.writeValueAsString(workedOut)));
+        mapper.keep(
+                new OutlookMapper.Row(siteId, revision, today, days, json.writeValueAsString(workedOut)),
+                outlook.cut(),
+                outlook.likelyWithinDays().isPresent());
     }
 
     /** What cannot be read has no outlook; the list says that it cannot be read. */
@@ -117,13 +118,13 @@ public class Outlooks implements Chore {
                 .orElse(USUAL_DAYS);
     }
 
-    /** What is known of the coming days, by site. */
-    public Map<String, Ahead> all() {
-        return mapper.all().stream().collect(Collectors.toMap(OutlookMapper.Row::siteId, this::ahead));
-    }
-
-    private Ahead ahead(OutlookMapper.Row row) {
-        WorkedOut known = json.readValue(row.workedOut(), WorkedOut.class);
-        return new Ahead(row.revision(), row.begins(), row.days(), known.startStateOfCharge(), known.outlook());
+    /**
+     * What was worked out of the coming days, as it is stored.
+     *
+     * @param workedOut in JSON
+     */
+    public Ahead read(int revision, LocalDate begins, int days, String workedOut) {
+        WorkedOut known = json.readValue(workedOut, WorkedOut.class);
+        return new Ahead(revision, begins, days, known.startStateOfCharge(), known.outlook());
     }
 }

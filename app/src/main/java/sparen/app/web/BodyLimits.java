@@ -40,7 +40,7 @@ class BodyLimits extends OncePerRequestFilter {
 
     /** A table over a slow line takes some minutes (64 MB at 2 Mbit/s); judgement, no source. */
     private static final Duration LONGEST = Duration.ofMinutes(5);
-    /** How many bodies are read at once from one address, and in all; of 200 threads. */
+    /** How many bodies are read at once from one address, and in all; of 400 threads. */
     private static final int MOST_FROM_ADDRESS = 40;
 
     private static final int MOST = 120;

@@ -21,7 +21,7 @@ class Turns implements HandlerInterceptor, WebMvcConfigurer {
     /** A page asks for what it shows and what it runs at once, and may have been left and opened again; judgement, no source. */
     private static final int MOST_OF_ACCOUNT = 3;
 
-    private static final int MOST_WAITING_OF_ACCOUNT = 16;
+    private static final int MOST_WAITING_OF_ACCOUNT = 60;
     private static final int WAIT_SECONDS = 20;
     private static final String TAKEN = Turns.class.getName();
 

@@ -1,0 +1,4 @@
+package sparen.app.profile;
+
+/** A site has a consumption profile more. */
+public record ProfileTaken(String siteId) {}

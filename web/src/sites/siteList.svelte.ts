@@ -1,0 +1,48 @@
+import { api, outcome, type Problem } from '../lib/api/client';
+import type { SiteInList } from '../lib/api/api';
+
+export type SiteFilter = 'all' | 'findings' | 'drafts' | 'unsent' | 'drifted' | 'upkeep';
+
+/** The sites as the server sorts and finds them, a part at a time. */
+export class SiteList {
+  sites = $state.raw<SiteInList[]>();
+  total = $state(0);
+  putAway = $state(0);
+  problem = $state.raw<Problem>();
+  search = $state('');
+  filter = $state<SiteFilter>('all');
+  archived = $state(false);
+  /** The newest question; answers to earlier ones come too late. */
+  private asked = 0;
+
+  constructor(private readonly size = 100) {}
+
+  get hasMore() {
+    return (this.sites?.length ?? 0) < this.total;
+  }
+
+  /** Asks for the first part anew, as long as what is shown. */
+  async load() {
+    await this.ask(0, Math.min(200, Math.max(this.size, this.sites?.length ?? 0)));
+  }
+
+  async more() {
+    if (this.hasMore) await this.ask(this.sites?.length ?? 0, this.size);
+  }
+
+  private async ask(offset: number, size: number) {
+    const mine = ++this.asked;
+    const { search, filter, archived } = this;
+    const answer = await outcome(
+      api.GET('/api/sites', { params: { query: { search, filter, archived, offset, size } } }),
+    );
+    if (mine !== this.asked) return;
+    this.problem = answer.problem;
+    if (!answer.data) return;
+    const seen = offset === 0 ? [] : (this.sites ?? []);
+    const added = answer.data.sites.filter((site) => !seen.some((one) => one.id === site.id));
+    this.sites = [...seen, ...added];
+    this.total = answer.data.total;
+    this.putAway = answer.data.putAway;
+  }
+}
