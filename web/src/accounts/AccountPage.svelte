@@ -33,7 +33,7 @@
 </script>
 
 <Frame title="Your account" place="account">
-  <div class="grid max-w-3xl gap-10 px-4 py-5 md:px-6">
+  <div class="grid max-w-3xl grid-cols-1 gap-10 px-4 py-5 md:px-6">
     {#if person}
       <p>
         <b>{person.fullName}</b>, {person.name}: {roleTold(person.role)}{person.writesToDevices
@@ -47,7 +47,7 @@
       {/if}
     {/if}
     <SecondFactor />
-    <section class="grid gap-4" aria-label="Password">
+    <section class="grid grid-cols-1 gap-4" aria-label="Password">
       <h2>Password</h2>
       <form class="grid max-w-md gap-4" onsubmit={setPassword}>
         <label class="grid gap-1 font-bold"
@@ -67,7 +67,7 @@
       </form>
     </section>
     {#if !person?.secondFactorWanted}<Tokens />{/if}
-    <section class="grid gap-3" aria-label="Sessions">
+    <section class="grid grid-cols-1 gap-3" aria-label="Sessions">
       <h2>Sessions</h2>
       <p class="text-soft">
         A session ends after 12 hours without a touch, after a week in any case, and wherever your password or

@@ -14,7 +14,7 @@
 
 <section class="my-3 border-l-4 border-ink bg-raised p-4" aria-label={what}>
   <p class="font-bold">{what}</p>
-  <p class="number my-2 text-base break-all select-all">{secret}</p>
+  <p class="my-2 font-mono text-base break-all select-all">{secret}</p>
   <p class="text-soft">Nobody can see it again. It holds until {until}.</p>
   <div class="mt-3 flex gap-3">
     <Action main onclick={copy}>{copied ? 'Copied' : 'Copy'}</Action>

@@ -58,7 +58,7 @@
   }
 </script>
 
-<section class="grid gap-3" aria-label="Second factor">
+<section class="grid grid-cols-1 gap-3" aria-label="Second factor">
   <h2>Second factor</h2>
   {#if session.person?.hasSecondFactor}
     <p>At each sign-in you are asked for the 6 digits that your authenticator shows.</p>
@@ -90,7 +90,7 @@
       role="img"
       aria-label="The secret, to be read by a phone"><path d={path} fill="currentColor" /></svg
     >
-    <p class="number break-all select-all">{pending.secret}</p>
+    <p class="font-mono break-all select-all">{pending.secret}</p>
     <p><a class="underline" href={pending.address}>Open the authenticator of this device</a></p>
     <form class="flex max-w-md flex-wrap items-end gap-3" onsubmit={confirm}>
       <label class="grid grow gap-1 font-bold"

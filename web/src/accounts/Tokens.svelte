@@ -45,7 +45,7 @@
   onMount(load);
 </script>
 
-<section class="grid gap-3" aria-label="Tokens">
+<section class="grid grid-cols-1 gap-3" aria-label="Tokens">
   <h2>Tokens for scripts</h2>
   <p class="text-soft">
     A script that sends one as <span class="number">Authorization: Bearer …</span> does what you may do.

@@ -61,6 +61,7 @@
         </p>
         <input
           class="sr-only"
+          aria-label="Signs in as"
           type="text"
           autocomplete="username"
           value={owner.name}

@@ -40,7 +40,9 @@ public class PeopleJourneyTest extends BrowserTest {
     @Test
     public void whoIsLetInByALinkWorksAndIsLetOutAgain() {
         Page signe = at("/accounts", "signe");
+        assertAccessible(signe);
         Page runa = welcomed(signe);
+        assertAccessible(runa);
         runa.getByLabel("New password").fill("password1234");
         button(runa, "Set it and sign in").click();
         assertThat(runa.getByRole(AriaRole.ALERT)).containsText("is common");
@@ -58,6 +60,7 @@ public class PeopleJourneyTest extends BrowserTest {
                 .click();
         assertThat(says(signe, "account changed")).isVisible();
         assertThat(says(signe, "password changed")).isVisible();
+        assertAccessible(signe);
     }
 
     @Test
@@ -67,6 +70,7 @@ public class PeopleJourneyTest extends BrowserTest {
         signe.getByLabel("Name of the crew").fill("North");
         signe.getByLabel("Liv Nordhavn in this crew").selectOption("sees");
         signe.getByLabel("Kvarnö seed bank").check();
+        assertAccessible(signe);
         button(signe, "Save the crew").click();
         assertThat(says(signe, "Liv Nordhavn (sees)")).isVisible();
         Page odd = at("/", "odd");
@@ -108,7 +112,8 @@ public class PeopleJourneyTest extends BrowserTest {
         Page liv = at("/account", "liv");
         button(liv, "Set one up").click();
         Locator region = liv.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Second factor"));
-        String secret = region.locator("p.number").textContent().strip();
+        assertAccessible(liv);
+        String secret = region.locator("p.font-mono").textContent().strip();
         region.getByLabel("The 6 digits").fill(code(secret, Instant.now()));
         button(liv, "Confirm").click();
         assertThat(says(liv, "At each sign-in you are asked")).isVisible();
@@ -121,5 +126,21 @@ public class PeopleJourneyTest extends BrowserTest {
                 .fill(code(secret, Instant.now().plus(Duration.ofSeconds(30))));
         button(again, "Sign in").click();
         assertThat(says(again, "Kvarnö seed bank")).isVisible();
+    }
+
+    /** A token is shown once, found in the list, and withdrawn. */
+    @Test
+    public void aTokenIsMadeOnAPhoneAndWithdrawn() {
+        Page phone = phoneAt("/account", "liv");
+        phone.getByLabel("Name of a new one").fill("report");
+        button(phone, "Make it").click();
+        assertThat(phone.getByText("sparen_")).isVisible();
+        assertNoSidewaysScroll(phone);
+        button(phone, "Done").click();
+        assertThat(phone.getByText("sparen_")).hasCount(0);
+        button(phone, "Withdraw report").click();
+        assertThat(says(phone, "None yet.")).isVisible();
+        phone.navigate(address() + "/#/accounts");
+        assertThat(says(phone, "Only an administrator")).isVisible();
     }
 }

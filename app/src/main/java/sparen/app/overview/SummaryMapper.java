@@ -95,8 +95,8 @@ interface SummaryMapper {
     @Select(
             """
             with ranked as (
-              select s.*, y.engine, y.unreadable, y.plan, y.revision,
-                exists (select 1 from draft d where d.site_id = s.id) as has_drafts, y.dangers, y.cautions, y.unsent, y.drifted,
+              select s.id, lower(s.name) as sorted, s.upkeep, y.dangers, y.cautions, y.unsent, y.drifted,
+                exists (select 1 from draft d where d.site_id = s.id) as has_drafts,
                 case
                   when y.unreadable is not null or y.dangers > 0 then 3
                   when y.site_id is null then 1
@@ -114,7 +114,7 @@ interface SummaryMapper {
                   or exists (select 1 from crew_site c join crew_member m using (crew)
                              where c.site_id = s.id and m.account = #{account}))
             ), page as (
-              select *, count(*) over () as total from ranked
+              select id, sorted, rank, count(*) over () as total from ranked
               where case #{filter}
                   when 'findings' then dangers + cautions > 0
                   when 'drafts' then has_drafts
@@ -123,19 +123,21 @@ interface SummaryMapper {
                   when 'upkeep' then upkeep <= #{today}
                   else true
                 end
-              order by rank desc, lower(name), id offset #{offset} limit #{size}
+              order by rank desc, sorted, id offset #{offset} limit #{size}
             )
-            select p.id, p.name, p.state, p.bench_test, p.upkeep, p.engine, p.unreadable, p.plan::text as plan,
+            select p.id, s.name, s.state, s.bench_test, s.upkeep, y.engine, y.unreadable, y.plan::text as plan,
               r.number, r.parent, r.note, a.full_name as author, r.saved_at, r.name as revision_name, r.changes,
               (select string_agg(b.full_name, E'\\n' order by d.saved_at desc)
                from draft d join account b on b.name = d.account where d.site_id = p.id) as drafts,
               o.revision as ahead_revision, o.begins as ahead_begins, o.days as ahead_days, o.worked_out::text as worked_out,
               p.rank, p.total
             from page p
-            left join revision r on r.site_id = p.id and r.number = p.revision
+            join site s on s.id = p.id
+            left join site_summary y on y.site_id = p.id
+            left join revision r on r.site_id = p.id and r.number = y.revision
             left join account a on a.name = r.author
             left join outlook o on o.site_id = p.id
-            order by p.rank desc, lower(p.name), p.id
+            order by p.rank desc, p.sorted, p.id
             """)
     List<Listed> list(Asked asked);
 
