@@ -18,3 +18,6 @@ alter table outlook
   add column cut_is_likely boolean not null default false;
 update outlook set cut = (worked_out #>> '{outlook,cut}')::integer,
   cut_is_likely = worked_out #>> '{outlook,likelyWithinDays}' is not null;
+
+-- What waited before there was an order waits like all else.
+update scheduled_tasks set priority = 0 where priority is null;

@@ -228,6 +228,21 @@ public class AccountsApiTest extends OverHttp {
         assertEquals(new Browser().signIn("liv", "havorn-demo").statusCode(), 200);
     }
 
+    /** To know the password is no way to guess codes: each try counts, also one without a code. */
+    @Test
+    public void guessingCodesIsSlowedDown() throws Exception {
+        TestDatabase.shared()
+                .ask("update account set second_factor = 'GEZDGNBVGY3TQOJQGEZDGNBVGY3TQOJQ' where name = 'liv'");
+        for (int i = 0; i < 5; i++) {
+            Browser guesser = new Browser();
+            int status = i % 2 == 0
+                    ? guesser.signIn("liv", "havorn-demo").statusCode()
+                    : signIn(guesser, "liv", "000000").statusCode();
+            assertEquals(status, 401);
+        }
+        assertEquals(signIn(new Browser(), "liv", "000001").statusCode(), 429);
+    }
+
     /** Codes of RFC 6238, appendix B, of its secret, shortened to the six digits that are used here. */
     @Test
     public void codesAreThoseOfTheStandard() throws Exception {

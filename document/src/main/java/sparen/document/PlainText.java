@@ -1,5 +1,6 @@
 package sparen.document;
 
+import java.util.Optional;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import tools.jackson.core.JsonParser;
@@ -15,7 +16,7 @@ import tools.jackson.databind.module.SimpleModule;
  * Texts without what nobody can see: control characters other than line breaks and tabs, which no database keeps, and marks that turn the
  * direction of writing, behind which a name can hide another (CVE-2021-42574, from memory).
  */
-final class PlainText extends StdScalarDeserializer<String> {
+public final class PlainText extends StdScalarDeserializer<String> {
     private static final Pattern UNSEEN =
             Pattern.compile("[\\p{Cc}\\u202a-\\u202e\\u2066-\\u2069\\u200e\\u200f&&[^\\t\\n\\r]]");
 
@@ -36,13 +37,19 @@ final class PlainText extends StdScalarDeserializer<String> {
     }
 
     private static String plain(JsonParser parser, String text) {
-        Matcher unseen = UNSEEN.matcher(text);
-        if (unseen.find()) {
-            throw DatabindException.from(
-                    parser,
-                    String.format("the character U+%04X is not taken in a text", (int) text.charAt(unseen.start())));
-        }
+        refusal(text).ifPresent(says -> {
+            throw DatabindException.from(parser, says);
+        });
         return text;
+    }
+
+    /** Why a text is not taken; empty where it is. */
+    public static Optional<String> refusal(String text) {
+        Matcher unseen = UNSEEN.matcher(text);
+        return unseen.find()
+                ? Optional.of(
+                        String.format("the character U+%04X is not taken in a text", (int) text.charAt(unseen.start())))
+                : Optional.empty();
     }
 
     private static final class Keys extends KeyDeserializer {

@@ -121,7 +121,7 @@ class SessionController {
         Authentication who = authenticate(credentials);
         Account account = accounts.find(who.getName());
         if (account.secondFactor() != null) {
-            second(account, credentials.code(), address);
+            second(account, credentials.code());
         }
         throttle.succeeded(credentials.name(), address);
         Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
@@ -134,10 +134,9 @@ class SessionController {
         return current(who);
     }
 
-    /** The password was right: what is still missing may be said. */
-    private void second(Account account, Optional<String> code, String address) {
+    /** The password was right: what is still missing may be said. It counts as a failure until the code is right too. */
+    private void second(Account account, Optional<String> code) {
         if (code.isEmpty()) {
-            throttle.succeeded(account.name(), address);
             throw new Refusal(
                     HttpStatus.UNAUTHORIZED, "code-wanted", "Enter the 6 digits of your authenticator.", Map.of());
         }

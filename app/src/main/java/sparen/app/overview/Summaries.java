@@ -7,7 +7,10 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
+import org.springframework.dao.DataAccessException;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Service;
 import sparen.app.plan.PlanSaved;
@@ -31,6 +34,7 @@ class Summaries implements Chore {
     /** What the list can be narrowed to. */
     static final List<String> FILTERS = List.of("all", "findings", "drafts", "unsent", "drifted", "upkeep");
 
+    private static final Logger LOG = LoggerFactory.getLogger(Summaries.class);
     private static final String NAME = "summary";
     private static final int LARGEST_PAGE = 200;
     private static final int MOST_SITES = 1_000_000;
@@ -108,10 +112,20 @@ class Summaries implements Chore {
                         summary.drifted()));
             });
         } catch (UnreadablePlan broken) {
-            plans.newest(siteId)
-                    .ifPresent(number -> mapper.keep(new SummaryMapper.Row(
-                            siteId, number, EngineVersion.NOW, broken.getMessage(), null, 0, 0, 0, 0)));
+            keep(siteId, broken.getMessage());
+        } catch (DataAccessException away) {
+            throw away;
+        } catch (RuntimeException fault) {
+            // One site that cannot be looked at does not keep the others from being listed.
+            LOG.error("the newest revision of {} cannot be looked at", siteId, fault);
+            keep(siteId, "A fault of the engine: " + fault.getMessage());
         }
+    }
+
+    private void keep(String siteId, String unreadable) {
+        plans.newest(siteId)
+                .ifPresent(number -> mapper.keep(
+                        new SummaryMapper.Row(siteId, number, EngineVersion.NOW, unreadable, null, 0, 0, 0, 0)));
     }
 
     private static int count(PlanSummary summary, Severity severity) {

@@ -31,8 +31,13 @@ class Turns implements HandlerInterceptor, WebMvcConfigurer {
 
     /** What one account has under way. */
     private static final class Share {
+        private final String account;
         private final Semaphore free = new Semaphore(MOST_OF_ACCOUNT, true);
         private int asked;
+
+        Share(String account) {
+            this.account = account;
+        }
     }
 
     @Override
@@ -61,7 +66,7 @@ class Turns implements HandlerInterceptor, WebMvcConfigurer {
                 if (isOwn) {
                     share.free.release();
                 }
-                leave(account, share);
+                leave(share);
             }
         }
         if (!isTurn) {
@@ -82,12 +87,12 @@ class Turns implements HandlerInterceptor, WebMvcConfigurer {
             request.removeAttribute(TAKEN);
             all.release();
             share.free.release();
-            leave(request.getRemoteUser(), share);
+            leave(share);
         }
     }
 
     private synchronized Share join(String account) {
-        Share share = shares.computeIfAbsent(account, one -> new Share());
+        Share share = shares.computeIfAbsent(account, Share::new);
         if (share.asked >= MOST_WAITING_OF_ACCOUNT) {
             throw new Refusal(
                     HttpStatus.TOO_MANY_REQUESTS,
@@ -99,10 +104,10 @@ class Turns implements HandlerInterceptor, WebMvcConfigurer {
         return share;
     }
 
-    private synchronized void leave(String account, Share share) {
+    private synchronized void leave(Share share) {
         share.asked--;
         if (share.asked == 0) {
-            shares.remove(account);
+            shares.remove(share.account);
         }
     }
 }

@@ -21,6 +21,8 @@ public class Chores {
     private static final LocalTime AT_NIGHT = LocalTime.of(3, 10);
     private static final Duration AGAIN_AFTER = Duration.ofMinutes(1);
     private static final int TRIES = 3;
+    /** Behind all that somebody waits for. */
+    private static final int LAST = -1000;
 
     private final Clock clock;
     private final SchedulerClient client;
@@ -29,7 +31,7 @@ public class Chores {
 
     Chores(List<Chore> chores, Clock clock, DataSource dataSource) {
         this.clock = clock;
-        client = SchedulerClient.Builder.create(dataSource).build();
+        client = SchedulerClient.Builder.create(dataSource).enablePriority().build();
         tasks = chores.stream().collect(Collectors.toMap(Chore::name, Chores::task));
         nightly = chores.stream()
                 .map(chore -> Tasks.recurring(chore.name() + "-nightly", Schedules.daily(AT_NIGHT))
@@ -40,6 +42,7 @@ public class Chores {
 
     private static OneTimeTask<Void> task(Chore chore) {
         return Tasks.oneTime(chore.name())
+                .defaultPriority(LAST)
                 .onFailure(new FailureHandler.MaxRetriesFailureHandler<>(
                         TRIES, new FailureHandler.OnFailureRetryLater<>(AGAIN_AFTER)))
                 .onDeadExecutionRevive()

@@ -1,0 +1,209 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.net.URLEncoder;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import org.testng.annotations.Test;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * Every operation of the description, asked by an administrator with bodies that are right or wrong in one or several places: none ends in
+ * a fault, whatever it is sent. {@code -Dsparen.fuzz=1000} asks each so many times, {@code -Dsparen.fuzz-seed} begins elsewhere.
+ */
+public class FuzzTest extends OverHttp {
+    private static final int EACH = Integer.getInteger("sparen.fuzz", 8);
+    /** These end what the others need: the session itself, and what everybody needs to go on. */
+    private static final Set<String> LEFT_OUT = Set.of(
+            "delete /api/session",
+            "post /api/session",
+            "post /api/account/sign-out-everywhere",
+            "post /api/account/password",
+            "put /api/organisation");
+
+    private static final List<String> STRANGE = List.of(
+            "null",
+            "-1",
+            "0",
+            "1e308",
+            "-1e-308",
+            "9007199254740993",
+            "1e999999",
+            "\"\"",
+            "\"\\u0000\"",
+            "\"\\u202e\"",
+            "[]",
+            "[null]",
+            "{}",
+            "true",
+            "\"2026-13-45\"",
+            "\"NaN\"",
+            "\"x\"",
+            "[[[[[]]]]]",
+            "\"" + "9".repeat(1000) + "\"");
+
+    private final Random random = new Random(Long.getLong("sparen.fuzz-seed", 17));
+    private JsonNode description;
+    private JsonNode plan;
+
+    @Test
+    public void nothingThatIsSentIsAFault() throws Exception {
+        description = JSON.readTree(Files.readString(OPENAPI));
+        Browser signe = signedIn("signe");
+        plan = latest(signe).get("plan");
+        int asked = 0;
+        int accepted = 0;
+        for (Map.Entry<String, JsonNode> path : description.get("paths").properties()) {
+            for (Map.Entry<String, JsonNode> operation : path.getValue().properties()) {
+                if (LEFT_OUT.contains(operation.getKey() + " " + path.getKey())) {
+                    continue;
+                }
+                for (int i = 0; i < EACH; i++) {
+                    String method = operation.getKey().toUpperCase(Locale.ROOT);
+                    String address = address(path.getKey(), operation.getValue());
+                    JsonNode content = operation.getValue().at("/requestBody/content");
+                    String type = content.has("text/csv") ? "text/csv" : "application/json";
+                    String body = content.isMissingNode()
+                            ? ""
+                            : body(content.get(type).get("schema"), type);
+                    HttpResponse<String> answer = signe.send(method, address, type, body);
+                    assertTrue(
+                            answer.statusCode() < 500,
+                            method + " " + address + "\n" + body + "\n" + answer.statusCode() + " " + answer.body());
+                    asked++;
+                    accepted += answer.statusCode() < 300 ? 1 : 0;
+                }
+            }
+        }
+        assertEquals(signe.get("/api/session").statusCode(), 200, "and it still answers");
+        assertTrue(asked > 50 * EACH && accepted > asked / 5, accepted + " of " + asked + " were accepted");
+    }
+
+    /** With something in each place of the path, and what is asked for besides. */
+    private String address(String path, JsonNode operation) {
+        StringBuilder address = new StringBuilder(path.replace("{siteId}", pick("hallgrund", "kvarno", "no%00where"))
+                .replace("{number}", pick("0", "1", "99", "x"))
+                .replace("{to}", pick("0", "1"))
+                .replace("{output}", pick("transmitter", "none"))
+                .replace("{table}", pick("events", "days", "x"))
+                .replaceAll("\\{(id|crew)}", "00000000-0000-0000-0000-000000000000")
+                .replaceAll("\\{[^}]*}", "1"));
+        char before = '?';
+        for (JsonNode parameter : operation.path("parameters")) {
+            if (parameter.get("in").asString().equals("query")) {
+                JsonNode value = example(parameter.get("schema"), 0);
+                String text = random.nextInt(3) == 0 ? pick("-1", "x", "1e99", "", "\u0000") : value.asString("1");
+                address.append(before)
+                        .append(parameter.get("name").asString())
+                        .append('=')
+                        .append(URLEncoder.encode(text, StandardCharsets.UTF_8));
+                before = '&';
+            }
+        }
+        return address.toString();
+    }
+
+    private String pick(String... some) {
+        return some[random.nextInt(some.length)];
+    }
+
+    private String body(JsonNode schema, String type) {
+        if (type.equals("text/csv")) {
+            return pick(
+                    "time,watts\n2026-01-01T00:00:00Z,5\n2026-01-01T01:00:00Z,7\n",
+                    "x",
+                    "",
+                    "time,ghi,temperature\n,,\n",
+                    "\u0000,\u0000");
+        }
+        JsonNode right = example(schema, 0);
+        String text = right.toString();
+        int wrong = random.nextInt(3);
+        for (int i = 0; i < wrong && right.isContainer(); i++) {
+            text = withStrange(right);
+        }
+        return random.nextInt(40) == 0 ? text.substring(0, text.length() / 2) : text;
+    }
+
+    /** With one value, anywhere in it, replaced by something strange; as text, as no tree can hold all of them. */
+    private String withStrange(JsonNode tree) {
+        List<JsonNode> containers = new ArrayList<>();
+        collect(tree, containers);
+        JsonNode container = containers.get(random.nextInt(containers.size()));
+        String mark = "\"strange-mark\"";
+        if (container instanceof ObjectNode object && !object.isEmpty()) {
+            List<String> names = new ArrayList<>(object.propertyNames());
+            String name = names.get(random.nextInt(names.size()));
+            if (random.nextInt(4) == 0) {
+                object.remove(name);
+                return tree.toString();
+            }
+            object.put(name, "strange-mark");
+        } else if (container instanceof ArrayNode array) {
+            array.insert(random.nextInt(array.size() + 1), "strange-mark");
+        }
+        return tree.toString().replace(mark, STRANGE.get(random.nextInt(STRANGE.size())));
+    }
+
+    private static void collect(JsonNode tree, List<JsonNode> containers) {
+        if (tree.isContainer()) {
+            containers.add(tree);
+            tree.forEach(one -> collect(one, containers));
+        }
+    }
+
+    /** Something that a schema describes, as small as can be; of a plan a real one. */
+    private JsonNode example(JsonNode schema, int depth) {
+        if (schema.has("$ref")) {
+            String name = schema.get("$ref").asString().replaceFirst(".*/", "");
+            return switch (name) {
+                case "Plan" -> plan.deepCopy();
+                case "PlanDocument" ->
+                    JSON.createObjectNode().put("schemaVersion", 1).set("plan", plan.deepCopy());
+                case "WeatherChoice" -> JSON.createObjectNode().set("place", JSON.createObjectNode());
+                default -> example(description.at("/components/schemas/" + name), depth + 1);
+            };
+        }
+        if (schema.has("oneOf")) {
+            return example(schema.get("oneOf").get(0), depth + 1);
+        }
+        if (schema.has("enum")) {
+            return schema.get("enum").get(0);
+        }
+        return switch (schema.path("type").asString("object")) {
+            case "integer" -> JSON.getNodeFactory().numberNode(1);
+            case "number" -> JSON.getNodeFactory().numberNode(1.5);
+            case "boolean" -> JSON.getNodeFactory().booleanNode(random.nextBoolean());
+            case "array" -> JSON.createArrayNode();
+            case "string" ->
+                JSON.getNodeFactory()
+                        .stringNode(Map.of("date", "2026-03-01", "date-time", "2026-03-01T00:00:00Z")
+                                .getOrDefault(schema.path("format").asString(""), "x" + random.nextInt(1000)));
+            default -> object(schema, depth);
+        };
+    }
+
+    private JsonNode object(JsonNode schema, int depth) {
+        ObjectNode object = JSON.createObjectNode();
+        List<String> required = new ArrayList<>();
+        schema.path("required").forEach(one -> required.add(one.asString()));
+        for (Map.Entry<String, JsonNode> property : schema.path("properties").properties()) {
+            boolean isWanted = required.contains(property.getKey()) || random.nextInt(4) == 0;
+            if (isWanted && depth < 12) {
+                object.set(property.getKey(), example(property.getValue(), depth));
+            }
+        }
+        return object;
+    }
+}
