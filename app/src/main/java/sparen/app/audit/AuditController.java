@@ -7,7 +7,6 @@ import org.springframework.web.bind.annotation.RestController;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.export.Csv;
-import sparen.quantity.Bounds;
 
 /** The trail as administrators read it. */
 @RestController
@@ -35,7 +34,7 @@ class AuditController {
             @RequestParam(defaultValue = NEWEST) long before,
             @RequestParam(defaultValue = "") String account,
             @RequestParam(defaultValue = "") String site) {
-        return mapper.list(before, Bounds.present("account", account), Bounds.present("site", site), PAGE);
+        return mapper.list(before, account, site, PAGE);
     }
 
     /** The newest hundred thousand as a table. */

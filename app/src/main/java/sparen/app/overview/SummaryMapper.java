@@ -12,6 +12,14 @@ import sparen.app.site.SiteState;
 /** Summaries of sites, and the list that is made of them in one question. */
 @Mapper
 interface SummaryMapper {
+    /** That a site is there for an account: it is in no crew, or in one of the account's, or the account sees all. */
+    String SEEN =
+            """
+             (#{seesAll} or not exists (select 1 from crew_site c where c.site_id = s.id)
+              or exists (select 1 from crew_site c join crew_member m using (crew)
+                         where c.site_id = s.id and m.account = #{account}))
+            """;
+
     /** A summary as it is stored. */
     record Row(
             String siteId,
@@ -110,9 +118,9 @@ interface SummaryMapper {
               where #{id} in ('', s.id)
                 and (#{id} <> '' or s.state = case when #{archived} then 'ARCHIVED' else 'ACTIVE' end)
                 and position(#{search} in lower(s.name)) > 0
-                and (#{seesAll} or not exists (select 1 from crew_site c where c.site_id = s.id)
-                  or exists (select 1 from crew_site c join crew_member m using (crew)
-                             where c.site_id = s.id and m.account = #{account}))
+                and """
+                    + SEEN
+                    + """
             ), page as (
               select id, sorted, rank, count(*) over () as total from ranked
               where case #{filter}
@@ -142,14 +150,9 @@ interface SummaryMapper {
     List<Listed> list(Asked asked);
 
     /** How many that somebody sees are put away. */
-    @Select(
-            """
+    @Select("""
             select count(*) from site s
-            where s.state = 'ARCHIVED'
-              and (#{seesAll} or not exists (select 1 from crew_site c where c.site_id = s.id)
-                or exists (select 1 from crew_site c join crew_member m using (crew)
-                           where c.site_id = s.id and m.account = #{account}))
-            """)
+            where s.state = 'ARCHIVED' and """ + SEEN)
     int countArchived(String account, boolean seesAll);
 
     /** Names of all that are looked after, as somebody sees them. */
