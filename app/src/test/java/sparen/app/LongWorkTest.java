@@ -2,9 +2,9 @@ package sparen.app;
 
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
-import static org.testng.Assert.assertNotEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -199,11 +199,19 @@ public class LongWorkTest extends OverHttp {
             many.set("run", inputs("skarvholm", 365));
             JsonNode busy = begin("skarvholm/years", many);
             until("skarvholm", busy, now -> state(now).equals("RUNNING"));
-            JsonNode run = begin("hallgrund/runs", inputs("hallgrund", 360));
-            until("hallgrund", run, now -> state(now).equals("DONE"));
-            assertNotEquals(node(run), node(busy), "a node has one hand, and that is full");
-            String view = "/api/season/hallgrund/runs/" + run.at("/work/id").asString() + "/view?from=0&to=9&buckets=3";
-            assertEquals(browser.get(view).statusCode(), 200);
+            String nodes = "select count(distinct node) from work_part where work_id = '"
+                    + busy.at("/work/id").asString() + "'";
+            Patience.until("each takes years of it", () -> one(nodes).equals("2"));
+            Set<String> done = new HashSet<>();
+            // Any of the two does a run; the one that is asked answers for both.
+            while (done.size() < 2) {
+                JsonNode run = begin("hallgrund/runs", inputs("hallgrund", 62));
+                until("hallgrund", run, now -> state(now).equals("DONE"));
+                done.add(node(run));
+                String id = run.at("/work/id").asString();
+                String view = "/api/season/hallgrund/runs/" + id + "/view?from=0&to=9&buckets=3";
+                assertEquals(browser.get(view).statusCode(), 200);
+            }
             browser.post(
                     "/api/season/skarvholm/work/" + busy.at("/work/id").asString() + "/cancel",
                     JSON.createObjectNode());

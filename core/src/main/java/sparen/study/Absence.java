@@ -117,13 +117,19 @@ public final class Absence {
      */
     public record Course(double[] lowestByDay, Optional<Integer> cutOnDay) {}
 
-    /** What one weather brought. */
-    private record Outcome(long seed, Map<String, Double> unserved, double lowest, Course course) {
-        double sum() {
+    /**
+     * What one weather brought.
+     *
+     * @param seed of the weather
+     * @param unserved of each critical load, not served (J)
+     * @param lowest state of charge (fraction)
+     */
+    public record Outcome(long seed, Map<String, Double> unserved, double lowest, Course course) {
+        private double sum() {
             return unserved.values().stream().mapToDouble(Double::doubleValue).sum();
         }
 
-        boolean cut() {
+        private boolean cut() {
             return unserved.values().stream().anyMatch(one -> one > CUT_JOULES);
         }
     }
@@ -135,17 +141,46 @@ public final class Absence {
      * @throws Simulation.RunCancelled when progress says so
      */
     public static Answer of(Question question, LongFunction<Scenario> scenarios, Progress progress) {
-        return new Absence(question, scenarios, progress).answer();
+        return of(question, outcomes(question, 0, question.runs(), scenarios, progress), scenarios, progress);
     }
 
-    private Answer answer() {
-        Plan plan = scenarios.apply(question.seed()).plan();
-        toDo = 2 * question.runs();
-        long[] seeds = LongStream.range(question.seed(), question.seed() + question.runs())
-                .toArray();
-        List<Outcome> base = outcomes(plan, seeds);
+    /**
+     * What some of the weathers bring; each is by itself, so that others may be tried elsewhere.
+     *
+     * @param from the first of them, from 0
+     * @param to the first that is no longer one of them, at most the question's
+     * @throws Simulation.RunCancelled when progress says so
+     */
+    public static List<Outcome> outcomes(
+            Question question, int from, int to, LongFunction<Scenario> scenarios, Progress progress) {
+        Absence absence = new Absence(question, scenarios, progress);
+        absence.toDo = to - from;
+        return absence.outcomes(absence.plan(), absence.seeds(from, to));
+    }
+
+    /**
+     * Answers a question whose weathers were tried: what is left is which setting helps most.
+     *
+     * @param base outcomes of all the question's weathers, in their order
+     * @throws Simulation.RunCancelled when progress says so
+     */
+    public static Answer of(
+            Question question, List<Outcome> base, LongFunction<Scenario> scenarios, Progress progress) {
+        return new Absence(question, scenarios, progress).answer(base);
+    }
+
+    private Plan plan() {
+        return scenarios.apply(question.seed()).plan();
+    }
+
+    private long[] seeds(int from, int to) {
+        return LongStream.range(question.seed() + from, question.seed() + to).toArray();
+    }
+
+    private Answer answer(List<Outcome> base) {
+        Plan plan = plan();
         List<HelpfulSetting> settings = base.stream().anyMatch(Outcome::cut) ? HelpfulSetting.of(plan) : List.of();
-        Optional<Help> help = best(plan, base, settings, seeds);
+        Optional<Help> help = best(plan, base, settings, seeds(0, question.runs()));
         return new Answer(
                 question.runs(),
                 cuts(base),
@@ -167,7 +202,7 @@ public final class Absence {
                 .limit(TRIED_ON)
                 .mapToLong(Outcome::seed)
                 .toArray();
-        toDo = question.runs() * 2 + worst.length * settings.size();
+        toDo = question.runs() + worst.length * settings.size();
         long dangers = dangers(plan);
         HelpfulSetting best = null;
         // Where none keeps one of the worst from being cut, what lessens the lack most may still save a milder one.
@@ -229,9 +264,7 @@ public final class Absence {
                 new Window(0, 1, 1),
                 Simulation.Settings.DEFAULT,
                 (seconds, days) -> progress.stops(Math.min(1, (double) done.get() / toDo)));
-        if (progress.stops(Math.min(1, (double) done.incrementAndGet() / toDo))) {
-            throw new Simulation.RunCancelled();
-        }
+        progress.goOn(Math.min(1, (double) done.incrementAndGet() / toDo));
         Map<String, Double> unserved = new LinkedHashMap<>();
         plan.site().loads().stream()
                 .filter(Load::critical)

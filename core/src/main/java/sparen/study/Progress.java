@@ -1,5 +1,7 @@
 package sparen.study;
 
+import sparen.simulation.Simulation;
+
 /** Told how far long work is; says whether it is to stop. */
 @FunctionalInterface
 public interface Progress {
@@ -13,4 +15,15 @@ public interface Progress {
      * @return whether to stop
      */
     boolean stops(double share);
+
+    /**
+     * The same where only an exception ends what is done.
+     *
+     * @throws Simulation.RunCancelled when it is to stop
+     */
+    default void goOn(double share) {
+        if (stops(share)) {
+            throw new Simulation.RunCancelled();
+        }
+    }
 }

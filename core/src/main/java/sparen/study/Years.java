@@ -1,10 +1,6 @@
 package sparen.study;
 
-import java.util.ArrayList;
-import java.util.List;
 import java.util.Optional;
-import java.util.function.Consumer;
-import java.util.function.LongFunction;
 import sparen.program.Plan;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
@@ -43,7 +39,7 @@ public final class Years {
             double litres,
             double cost,
             Optional<Fortnight> worst) {
-        static Year of(long seed, Plan plan, RunResult run) {
+        private static Year of(long seed, Plan plan, RunResult run) {
             Ledger ledger = run.ledger();
             return new Year(
                     seed,
@@ -67,39 +63,19 @@ public final class Years {
     }
 
     /**
-     * Runs them one after the other.
+     * Runs one of them; each is by itself, so that several may be run wherever there is room.
      *
-     * @param before years that are done already, the first ones; none to begin anew
-     * @param first seed of the first; the others count up from it
-     * @param count how many
-     * @param scenarios the scenario of a seed
-     * @param soFar told after each what is done
-     * @param progress told after each and now and then within
+     * @param seed of its weather and people
+     * @param scenario of this seed
+     * @param progress told now and then
      * @throws Simulation.RunCancelled when it says so
      */
-    public static List<Year> of(
-            List<Year> before,
-            long first,
-            int count,
-            LongFunction<Scenario> scenarios,
-            Consumer<List<Year>> soFar,
-            Progress progress) {
-        List<Year> years = new ArrayList<>(before);
-        while (years.size() < count) {
-            double done = years.size();
-            long seed = first + years.size();
-            Scenario scenario = scenarios.apply(seed);
-            RunResult run = Simulation.run(
-                    scenario,
-                    new Window(0, 1, 1),
-                    Simulation.Settings.DEFAULT,
-                    (seconds, days) -> progress.stops((done + seconds / scenario.durationSeconds()) / count));
-            years.add(Year.of(seed, scenario.plan(), run));
-            soFar.accept(List.copyOf(years));
-            if (progress.stops((double) years.size() / count)) {
-                throw new Simulation.RunCancelled();
-            }
-        }
-        return List.copyOf(years);
+    public static Year one(long seed, Scenario scenario, Progress progress) {
+        RunResult run = Simulation.run(
+                scenario,
+                new Window(0, 1, 1),
+                Simulation.Settings.DEFAULT,
+                (seconds, days) -> progress.stops(seconds / scenario.durationSeconds()));
+        return Year.of(seed, scenario.plan(), run);
     }
 }

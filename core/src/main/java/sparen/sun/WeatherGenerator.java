@@ -35,13 +35,32 @@ public final class WeatherGenerator {
      */
     public static Weather generate(
             Location location, Instant start, int minutes, DayType type, double meanCelsius, long seed) {
+        return generate(location, start, minutes, type, meanCelsius, seed, () -> {});
+    }
+
+    /**
+     * The same, told of each day.
+     *
+     * @param eachDay called before each day is made; what it throws ends the making
+     */
+    public static Weather generate(
+            Location location,
+            Instant start,
+            int minutes,
+            DayType type,
+            double meanCelsius,
+            long seed,
+            Runnable eachDay) {
         Bounds.within("meanCelsius", meanCelsius, -60, 50);
         Weather weather = Weather.underTheSun(location, start, minutes);
         Clouds clouds = new Clouds(type, seed);
         double[] swing = dailySwing(location, start);
         ClearSky sky = null;
         for (int i = 0; i < minutes; i++) {
-            sky = i % 1440 == 0 ? ClearSky.of(location, start.plusSeconds(60L * i)) : sky;
+            if (i % 1440 == 0) {
+                eachDay.run();
+                sky = ClearSky.of(location, start.plusSeconds(60L * i));
+            }
             irradiance(weather, sky, i, clouds.nextTransmission());
             weather.ambientCelsius()[i] = meanCelsius + DAILY_SWING_KELVIN * swing[i % 1440];
         }
@@ -58,6 +77,16 @@ public final class WeatherGenerator {
      * @param seed same seed, same weather
      */
     public static Weather generate(Location location, Instant start, int minutes, Climate climate, long seed) {
+        return generate(location, start, minutes, climate, seed, () -> {});
+    }
+
+    /**
+     * The same, told of each day.
+     *
+     * @param eachDay called before each day is made; what it throws ends the making
+     */
+    public static Weather generate(
+            Location location, Instant start, int minutes, Climate climate, long seed, Runnable eachDay) {
         Weather weather = Weather.underTheSun(location, start, minutes);
         Random random = new Random(seed);
         Clouds clouds = new Clouds(DayType.MIXED, random.nextLong());
@@ -65,6 +94,7 @@ public final class WeatherGenerator {
         double spell = random.nextGaussian();
         double warmth = random.nextGaussian();
         for (int day = 0; day * 1440 < minutes; day++) {
+            eachDay.run();
             int from = day * 1440;
             int to = Math.min(minutes, from + 1440);
             int month = start.plusSeconds(60L * from + 43_200)

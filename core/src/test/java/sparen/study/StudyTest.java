@@ -4,6 +4,7 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -107,7 +108,7 @@ public class StudyTest {
                 () -> Absence.of(new Absence.Question(40, 1, 0.1), days(plan(), 3), stop));
         Assert.expectThrows(
                 Simulation.RunCancelled.class,
-                () -> Years.of(List.of(), 1, 10, days(plan(), 30), years -> {}, share -> true));
+                () -> Years.one(1, days(plan(), 365).apply(1), share -> true));
     }
 
     /** Half the capacity and twice the load are each the same as half the time: charge is conserved. */
@@ -194,13 +195,27 @@ public class StudyTest {
 
     @Test
     public void yearsDifferByTheirSeedsAlone() {
-        List<Years.Year> years = Years.of(List.of(), 5, 3, days(plan(), 15), soFar -> {}, Progress.NONE);
-        List<Years.Year> takenUp = Years.of(years.subList(0, 2), 5, 3, days(plan(), 15), soFar -> {}, Progress.NONE);
-        assertEquals(takenUp, years);
-        assertEquals(years.stream().map(Years.Year::seed).toList(), List.of(5L, 6L, 7L));
-        // All three have the same weather here.
-        assertEquals(years.get(1).unservedJoules(), years.get(2).unservedJoules(), 0.0);
-        assertTrue(years.get(0).worst().isPresent());
+        Years.Year fifth = Years.one(5, days(plan(), 15).apply(5), Progress.NONE);
+        Years.Year sixth = Years.one(6, days(plan(), 15).apply(6), Progress.NONE);
+        assertEquals(fifth.seed(), 5L);
+        // Both have the same weather here.
+        assertEquals(fifth.unservedJoules(), sixth.unservedJoules(), 0.0);
+        assertTrue(fifth.worst().isPresent());
+    }
+
+    /** Weathers that were tried by fours, each four elsewhere, give the answer of all in one. */
+    @Test
+    public void anAbsenceInPartsIsTheSame() {
+        Absence.Question question = new Absence.Question(8, 3, 0.2);
+        LongFunction<Scenario> scenarios = days(plan(), 5);
+        List<Absence.Outcome> parts = new ArrayList<>(Absence.outcomes(question, 0, 4, scenarios, Progress.NONE));
+        parts.addAll(Absence.outcomes(question, 4, 8, scenarios, Progress.NONE));
+        Absence.Answer joined = Absence.of(question, parts, scenarios, Progress.NONE);
+        Absence.Answer whole = Absence.of(question, scenarios, Progress.NONE);
+        assertTrue(whole.cuts() > 0);
+        assertEquals(joined.chances(), whole.chances());
+        assertEquals(joined.lowestCharges(), whole.lowestCharges());
+        assertEquals(joined.help(), whole.help());
     }
 
     /** The same question gives the same answer on one thread and on several: each weather is by itself. */

@@ -11,6 +11,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.stream.LongStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.bench.BenchScript;
@@ -185,8 +186,9 @@ public class DemoStudiesTest {
     @Test
     public void theWorstFortnightIsInTheDark() throws Exception {
         Plan plan = plan("hallgrund");
-        List<Years.Year> years =
-                Years.of(List.of(), 1, 2, seed -> scenario(plan, "2026-01-01", 365, seed), soFar -> {}, Progress.NONE);
+        List<Years.Year> years = LongStream.of(1, 2)
+                .mapToObj(seed -> Years.one(seed, scenario(plan, "2026-01-01", 365, seed), Progress.NONE))
+                .toList();
         assertTrue(years.get(0).thrownAwayJoules() != years.get(1).thrownAwayJoules());
         for (Years.Year year : years) {
             int month = year.worst().orElseThrow().from().getMonthValue();

@@ -50,10 +50,10 @@ class ComparisonWork implements WorkKind {
     }
 
     @Override
-    public Object run(Work work, WorkReport report) {
+    public Object part(Work work, int part, WorkReport report) {
         ComparisonRequest request = json.readValue(work.request(), ComparisonRequest.class);
-        Scenario first = runs.scenario(work.siteId(), request.before());
-        Scenario second = runs.scenario(work.siteId(), request.after());
+        Scenario first = runs.scenario(work.siteId(), request.before(), report);
+        Scenario second = runs.scenario(work.siteId(), request.after(), report);
         Recorded before = runs.run(
                 key(work, false), first, (seconds, days) -> report.stops(seconds / first.durationSeconds() / 2));
         Recorded after = runs.run(

@@ -33,9 +33,9 @@ class RunWork implements WorkKind {
     }
 
     @Override
-    public Object run(Work work, WorkReport report) {
+    public Object part(Work work, int part, WorkReport report) {
         RunInputs inputs = json.readValue(work.request(), RunInputs.class);
-        Scenario scenario = runs.scenario(work.siteId(), inputs);
+        Scenario scenario = runs.scenario(work.siteId(), inputs, report);
         Recorded recorded = runs.run(work.id(), scenario, (seconds, days) -> {
             report.partial(() -> days.get().stream().map(DaySummary::of).toList());
             return report.stops(seconds / scenario.durationSeconds());

@@ -12,6 +12,7 @@ import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.Simulation.Recorded;
 import sparen.study.Circumstances;
+import sparen.study.Progress;
 
 /** Runs what is asked for, and keeps the latest runs whole in memory, so that looking closer needs no new run. */
 @Component
@@ -29,12 +30,21 @@ class Runs {
 
     /** Inputs as the engine takes them. */
     Scenario scenario(String siteId, RunInputs inputs) {
+        return scenario(siteId, inputs, Progress.NONE);
+    }
+
+    /**
+     * The same; making its weather hears whether to stop.
+     *
+     * @throws Simulation.RunCancelled when it is to
+     */
+    Scenario scenario(String siteId, RunInputs inputs, Progress progress) {
         Circumstances circumstances = inputs.circumstances().orElse(Circumstances.AS_TOLD);
         return new Scenario(
                 circumstances.on(inputs.plan()),
                 inputs.start(),
                 inputs.seconds(),
-                weathers.of(siteId, inputs),
+                weathers.of(siteId, inputs, progress),
                 circumstances.on(inputs.plan(), profiles.namedIn(siteId, inputs.plan())),
                 inputs.seed(),
                 List.of());

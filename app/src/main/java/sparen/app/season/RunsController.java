@@ -29,9 +29,11 @@ class RunsController {
 
     private final WorkService works;
     private final SiteService sites;
+    private final YearsWork yearsWork;
 
-    RunsController(WorkService works, SiteService sites) {
+    RunsController(WorkService works, SiteService sites, YearsWork yearsWork) {
         this.works = works;
+        this.yearsWork = yearsWork;
         this.sites = sites;
     }
 
@@ -140,17 +142,15 @@ class RunsController {
         return new WorkView(
                 about(work),
                 work.message(),
-                run && !work.state().over() ? partial(work, DaySummary[].class) : List.of(),
-                work.kind().equals(YearsWork.NAME) ? partial(work, Years.Year[].class) : List.of(),
+                run && !work.state().over() && work.partial() != null
+                        ? List.of(works.read(work.partial(), DaySummary[].class))
+                        : List.of(),
+                work.kind().equals(YearsWork.NAME) ? yearsWork.years(works.parts(work)) : List.of(),
                 run && asked ? Optional.of(works.read(work.request(), RunInputs.class)) : Optional.empty(),
                 result(work, RunWork.NAME),
                 result(work, ComparisonWork.NAME),
                 result(work, YearsWork.NAME),
                 result(work, AbsenceWork.NAME));
-    }
-
-    private <T> List<T> partial(Work work, Class<T[]> type) {
-        return work.partial() == null ? List.of() : List.of(works.read(work.partial(), type));
     }
 
     /** What came of it is passed on as it was kept. */

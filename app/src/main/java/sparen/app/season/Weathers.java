@@ -7,6 +7,7 @@ import java.util.Map;
 import org.springframework.stereotype.Component;
 import sparen.app.weather.WeatherFiles;
 import sparen.site.Location;
+import sparen.study.Progress;
 import sparen.sun.Climate;
 import sparen.sun.ImportedWeather;
 import sparen.sun.Weather;
@@ -30,7 +31,7 @@ class Weathers {
     /** All that weather is made from. */
     private record Key(String site, Location location, Instant start, int minutes, WeatherChoice choice, long seed) {}
 
-    Weather of(String siteId, RunInputs inputs) {
+    Weather of(String siteId, RunInputs inputs, Progress progress) {
         Key key = new Key(
                 siteId,
                 inputs.plan().site().location(),
@@ -45,7 +46,7 @@ class Weathers {
                 return known;
             }
         }
-        Weather made = make(key);
+        Weather made = make(key, () -> progress.goOn(0));
         if (made.minutes() > MOST_MINUTES) {
             return made;
         }
@@ -61,7 +62,7 @@ class Weathers {
         return made;
     }
 
-    private Weather make(Key key) {
+    private Weather make(Key key, Runnable eachDay) {
         WeatherChoice choice = key.choice();
         if (choice.file().isPresent()) {
             return ImportedWeather.of(
@@ -74,11 +75,12 @@ class Weathers {
                     key.minutes(),
                     choice.days().get(),
                     choice.meanCelsius().orElse(USUAL_CELSIUS),
-                    key.seed());
+                    key.seed(),
+                    eachDay);
         }
         Climate climate = choice.place()
                 .flatMap(WeatherChoice.PlaceMonths::climate)
                 .orElseGet(() -> Climate.atLatitude(key.location().latitudeDegrees()));
-        return WeatherGenerator.generate(key.location(), key.start(), key.minutes(), climate, key.seed());
+        return WeatherGenerator.generate(key.location(), key.start(), key.minutes(), climate, key.seed(), eachDay);
     }
 }

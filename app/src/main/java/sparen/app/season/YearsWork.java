@@ -9,7 +9,7 @@ import sparen.quantity.Bounds;
 import sparen.study.Years;
 import tools.jackson.databind.json.JsonMapper;
 
-/** The same plan in several seeded years. Years that were done when a node was lost are not done again. */
+/** The same plan in several seeded years, each a part: years that were done when a node was lost are not done again. */
 @Component
 class YearsWork implements WorkKind {
     static final String NAME = "years";
@@ -44,23 +44,30 @@ class YearsWork implements WorkKind {
     }
 
     @Override
-    public boolean goesOn() {
-        return true;
+    public int parts(Work work) {
+        return request(work).count();
     }
 
     @Override
-    public Object run(Work work, WorkReport report) {
-        YearsRequest request = json.readValue(work.request(), YearsRequest.class);
-        return new YearsAnswer(Years.of(
-                before(work),
-                request.run().seed(),
-                request.count(),
-                seed -> runs.scenario(work.siteId(), request.run().withSeed(seed)),
-                years -> report.partial(() -> years),
-                report));
+    public Object part(Work work, int part, WorkReport report) {
+        RunInputs first = request(work).run();
+        long seed = first.seed() + part;
+        return Years.one(seed, runs.scenario(work.siteId(), first.withSeed(seed), report), report);
     }
 
-    private List<Years.Year> before(Work work) {
-        return work.partial() == null ? List.of() : List.of(json.readValue(work.partial(), Years.Year[].class));
+    @Override
+    public Object whole(Work work, List<String> parts, WorkReport report) {
+        return new YearsAnswer(years(parts));
+    }
+
+    private YearsRequest request(Work work) {
+        return json.readValue(work.request(), YearsRequest.class);
+    }
+
+    /** The years that are done, as they were kept. */
+    List<Years.Year> years(List<String> parts) {
+        return parts.stream()
+                .map(part -> json.readValue(part, Years.Year.class))
+                .toList();
     }
 }

@@ -56,14 +56,6 @@ interface WorkMapper {
             """)
     int begin(String id, String node, Instant at);
 
-    /** Puts it back to wait, with what is known of it; 0 where it is over, or is to stop. */
-    @Update(
-            """
-            update work set state = 'waiting', changed_at = #{at}
-            where id = #{id} and state = 'running' and not cancel_wanted
-            """)
-    int pause(String id, Instant at);
-
     /** How much an account has under way besides. */
     @Select(
             """
@@ -72,23 +64,45 @@ interface WorkMapper {
             """)
     int unfinishedBefore(String account, String id);
 
-    @Select("select exists (select 1 from work where state = 'waiting' and account <> #{account})")
-    boolean isAnybodyWaitingBut(String account);
-
-    /** How much goes before it. */
+    /** How many pieces of work go before it, any of whose parts do. */
     @Select(
             """
-            select count(*) from scheduled_tasks other join scheduled_tasks mine using (task_name)
-            where mine.task_name = 'work' and mine.task_instance = #{id} and other.task_instance <> #{id}
+            with queue as (
+              select split_part(task_instance, '/', 1) as id, bool_or(picked) as picked, max(priority) as priority,
+                min(execution_time) as at
+              from scheduled_tasks where task_name = 'work' group by 1)
+            select count(*) from queue other, queue mine
+            where mine.id = #{id} and other.id <> mine.id
               and (other.picked or other.priority > mine.priority
-                or other.priority = mine.priority and other.execution_time < mine.execution_time)
+                or other.priority = mine.priority and other.at < mine.at)
             """)
     int countBefore(String id);
 
-    /** Notes how far it is; a partial result of null leaves the one that is there. */
+    /** Keeps what came of a part; one that was done already stays as it is. */
+    @Insert(
+            """
+            insert into work_part (work_id, part, node, result) values (#{id}, #{part}, #{node}, #{result}::jsonb)
+            on conflict do nothing
+            """)
+    void keepPart(String id, int part, String node, String result);
+
+    @Select("select exists (select 1 from work_part where work_id = #{id} and part = #{part})")
+    boolean hasPart(String id, int part);
+
+    @Select("select count(*) from work_part where work_id = #{id}")
+    int countParts(String id);
+
+    /** What came of the parts that are done, in their order. */
+    @Select("select result::text from work_part where work_id = #{id} order by part")
+    List<String> parts(String id);
+
+    /**
+     * Notes how far it is; a partial result of null leaves the one that is there. Where several nodes are at it the furthest counts.
+     */
     @Update(
             """
-            update work set progress = #{progress}, partial = coalesce(#{partial}::jsonb, partial), changed_at = #{at}
+            update work set progress = greatest(progress, #{progress}),
+              partial = coalesce(#{partial}::jsonb, partial), changed_at = #{at}
             where id = #{id} and state = 'running'
             """)
     void progress(String id, double progress, String partial, Instant at);

@@ -5,6 +5,7 @@ import com.github.kagkarlsson.scheduler.SchedulerName;
 import com.github.kagkarlsson.scheduler.task.CompletionHandler;
 import com.github.kagkarlsson.scheduler.task.FailureHandler;
 import com.github.kagkarlsson.scheduler.task.Task;
+import com.github.kagkarlsson.scheduler.task.TaskInstance;
 import com.github.kagkarlsson.scheduler.task.helper.CustomTask;
 import com.github.kagkarlsson.scheduler.task.helper.Tasks;
 import java.lang.management.ManagementFactory;
@@ -42,8 +43,6 @@ class WorkSchedule implements SmartLifecycle {
     private static final Duration SIGN_OF_LIFE = Duration.ofSeconds(2);
 
     private static final int MISSED = 4;
-    /** How long work keeps a hand while another account waits; judgement, no source. */
-    private static final Duration TURN = Duration.ofSeconds(1);
     /** Further back nobody is put. */
     private static final int LAST = -100;
 
@@ -74,9 +73,10 @@ class WorkSchedule implements SmartLifecycle {
         task = Tasks.custom(TASK, Void.class)
                 .onFailure(new FailureHandler.OnFailureRetryLater<>(Duration.ofSeconds(1)))
                 .onDeadExecutionRevive()
-                .execute((instance, context) -> perform(instance.getId())
-                        ? new CompletionHandler.OnCompleteRemove<>()
-                        : (done, row) -> row.reschedule(done, clock.instant()));
+                .execute((instance, context) -> {
+                    perform(instance);
+                    return new CompletionHandler.OnCompleteRemove<>();
+                });
         List<Task<?>> known = new ArrayList<>(chores.tasks());
         known.add(task);
         scheduler = Scheduler.create(dataSource, known)
@@ -104,24 +104,48 @@ class WorkSchedule implements SmartLifecycle {
                 .scheduledTo(clock.instant().plus(in)));
     }
 
-    /**
-     * Does a piece of work and notes what came of it. What this node leaves because it stops stays for another.
-     *
-     * @return whether it is over; if not it has made room and wants to go on later
-     */
-    boolean perform(String id) {
+    /** One hand's share: the only part of a piece of work, its division into several, or one of these. */
+    private void perform(TaskInstance<Void> instance) {
+        String[] place = instance.getId().split("/");
+        if (place.length > 1) {
+            perform(place[0], Integer.parseInt(place[1]));
+            return;
+        }
+        mapper.byId(place[0]).filter(work -> !work.state().over()).ifPresent(work -> {
+            int parts = kinds.get(work.kind()).parts(work);
+            if (parts == 1) {
+                perform(work.id(), 0);
+            }
+            // One after the other falls back in the queue, so that what others ask for in between comes between.
+            for (int part = 0; part < parts && parts > 1; part++) {
+                scheduler.scheduleIfNotExists(task.instanceBuilder(work.id() + "/" + part)
+                        .priority(Math.max(LAST, instance.getPriority() - part))
+                        .scheduledTo(clock.instant()));
+            }
+        });
+    }
+
+    /** Does a part of a piece of work and notes what came of it. What this node leaves because it stops stays for another. */
+    void perform(String id, int part) {
         if (mapper.begin(id, node, clock.instant()) == 0) {
-            return true;
+            return;
         }
         Work work = mapper.byId(id).orElseThrow();
         WorkKind kind = kinds.get(work.kind());
-        Report report = new Report(work, kind.goesOn());
+        int parts = kind.parts(work);
         try {
-            end(id, Work.State.DONE, json.writeValueAsString(kind.run(work, report)), "");
-        } catch (Simulation.RunCancelled stopped) {
-            if (report.makesRoom && mapper.pause(id, clock.instant()) == 1) {
-                return false;
+            if (parts == 1) {
+                done(id, kind.part(work, 0, new Report(id, 0, 1)));
+                return;
             }
+            if (!mapper.hasPart(id, part)) {
+                Object came = kind.part(work, part, new Report(id, mapper.countParts(id), parts + 1));
+                mapper.keepPart(id, part, node, json.writeValueAsString(came));
+            }
+            if (mapper.countParts(id) == parts) {
+                done(id, kind.whole(work, mapper.parts(id), new Report(id, parts, parts + 1)));
+            }
+        } catch (Simulation.RunCancelled stopped) {
             if (!mapper.cancelWanted(id).orElse(true)) {
                 throw stopped;
             }
@@ -135,7 +159,10 @@ class WorkSchedule implements SmartLifecycle {
             LOG.error("work {} failed", id, fault);
             end(id, Work.State.FAILED, null, "A fault of the engine: " + fault.getMessage());
         }
-        return true;
+    }
+
+    private void done(String id, Object result) {
+        end(id, Work.State.DONE, json.writeValueAsString(result), "");
     }
 
     private void end(String id, Work.State state, String result, String message) {
@@ -145,27 +172,25 @@ class WorkSchedule implements SmartLifecycle {
     /** Writes progress now and then; hears then whether to stop. */
     private final class Report implements WorkReport {
         private final String id;
-        private final String account;
-        private final boolean goesOn;
-        private final long begun = System.nanoTime();
+        private final double before;
+        private final double parts;
         private Supplier<Object> known;
-        private long writtenAt = begun;
-        /** Whether more is known than when it began: what it was left with again would never end. */
-        private boolean hasGoneOn;
-
+        private long writtenAt = System.nanoTime();
         private boolean stop;
-        private boolean makesRoom;
 
-        Report(Work work, boolean goesOn) {
-            this.id = work.id();
-            this.account = work.account();
-            this.goesOn = goesOn;
+        /**
+         * @param before how many of the parts were done before
+         * @param parts of all there is to do, joining them too
+         */
+        Report(String id, int before, int parts) {
+            this.id = id;
+            this.before = before;
+            this.parts = parts;
         }
 
         @Override
         public synchronized void partial(Supplier<Object> now) {
             known = now;
-            hasGoneOn = true;
         }
 
         @Override
@@ -175,11 +200,8 @@ class WorkSchedule implements SmartLifecycle {
                 writtenAt = now;
                 String partial = known == null ? null : json.writeValueAsString(known.get());
                 known = null;
-                mapper.progress(id, Math.min(1, Math.max(0, share)), partial, clock.instant());
+                mapper.progress(id, Math.min(1, (before + Math.max(0, share)) / parts), partial, clock.instant());
                 stop = !running || mapper.cancelWanted(id).orElse(true);
-                boolean isTurnOver = goesOn && hasGoneOn && now - begun >= TURN.toNanos();
-                makesRoom = !stop && isTurnOver && mapper.isAnybodyWaitingBut(account);
-                stop |= makesRoom;
             }
             return stop;
         }

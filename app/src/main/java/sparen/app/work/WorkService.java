@@ -46,7 +46,7 @@ public class WorkService {
         Work work = keep(siteId, kind, request, account);
         // Where this node is lost in the middle of it, another takes it up.
         schedule.add(work, LONG_FOR_SHORT_WORK);
-        schedule.perform(work.id());
+        schedule.perform(work.id(), 0);
         return find(siteId, work.id());
     }
 
@@ -73,6 +73,11 @@ public class WorkService {
      */
     public Work asked(String siteId, String id) {
         return mapper.asked(siteId, id).orElseThrow(() -> Refusal.notFound("The work " + id));
+    }
+
+    /** What came of the parts that are done of work that falls into several, in their order. */
+    public List<String> parts(Work work) {
+        return mapper.parts(work.id());
     }
 
     /** How many pieces of work go before one that waits; 0 for one that does not. */
