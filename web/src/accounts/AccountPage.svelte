@@ -7,6 +7,7 @@
   import { roleTold, session } from '../lib/shell/session.svelte';
   import NewPasswordField from './NewPasswordField.svelte';
   import SecondFactor from './SecondFactor.svelte';
+  import Sessions from './Sessions.svelte';
   import Tokens from './Tokens.svelte';
 
   let current = $state('');
@@ -23,12 +24,6 @@
     if (problem) return;
     current = next = '';
     done = 'The password is another one. Everywhere else you are signed out.';
-  }
-
-  async function signOutEverywhere() {
-    const answer = await outcome(api.POST('/api/account/sign-out-everywhere'));
-    if (answer.problem) problem = answer.problem;
-    else location.reload();
   }
 </script>
 
@@ -66,14 +61,9 @@
         <p role="status">{done}</p>
       </form>
     </section>
-    {#if !person?.secondFactorWanted}<Tokens />{/if}
-    <section class="grid grid-cols-1 gap-3" aria-label="Sessions">
-      <h2>Sessions</h2>
-      <p class="text-soft">
-        A session ends after 12 hours without a touch, after a week in any case, and wherever your password or
-        role changes.
-      </p>
-      <div><Action onclick={signOutEverywhere}>Sign out everywhere</Action></div>
-    </section>
+    {#if !person?.secondFactorWanted}
+      <Tokens />
+      <Sessions />
+    {/if}
   </div>
 </Frame>

@@ -6,11 +6,15 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
   import { session } from '../lib/shell/session.svelte';
+  import Once from './Once.svelte';
 
   let pending = $state.raw<PendingSecondFactor>();
-  let removing = $state(false);
+  /** What the password is asked for. */
+  let asking = $state<'remove' | 'codes'>();
   let code = $state('');
   let password = $state('');
+  /** Shown once, after they were made. */
+  let written = $state.raw<string[]>();
   let problem = $state.raw<Problem>();
 
   /** The squares of a code that a phone reads, in a picture of so many a side. */
@@ -42,17 +46,25 @@
     );
     problem = answer.problem;
     if (problem) return;
+    written = answer.data?.codes;
     pending = undefined;
     code = '';
     await session.load();
   }
 
-  async function remove(event: SubmitEvent) {
+  async function sure(event: SubmitEvent) {
     event.preventDefault();
-    const answer = await outcome(api.POST('/api/account/second-factor/remove', { body: { password } }));
-    problem = answer.problem;
+    const body = { password };
+    if (asking === 'codes') {
+      const answer = await outcome(api.POST('/api/account/second-factor/recovery-codes', { body }));
+      problem = answer.problem;
+      written = answer.data?.codes ?? written;
+    } else {
+      problem = (await outcome(api.POST('/api/account/second-factor/remove', { body }))).problem;
+      if (!problem) written = undefined;
+    }
     if (problem) return;
-    removing = false;
+    asking = undefined;
     password = '';
     await session.load();
   }
@@ -61,9 +73,21 @@
 <section class="grid grid-cols-1 gap-3" aria-label="Second factor">
   <h2>Second factor</h2>
   {#if session.person?.hasSecondFactor}
+    {@const left = session.person.recoveryCodesLeft}
     <p>At each sign-in you are asked for the 6 digits that your authenticator shows.</p>
-    {#if removing}
-      <form class="flex max-w-md flex-wrap items-end gap-3" onsubmit={remove}>
+    <p class={left > 2 ? 'text-soft' : 'font-bold'}>
+      {left === 0 ? 'No recovery code is' : left === 1 ? '1 recovery code is' : `${left} recovery codes are`} left
+      for when it is lost.
+    </p>
+    {#if written}
+      <Once
+        what="Recovery codes: write them down, each lets you in once without the authenticator"
+        secret={written.join('\n')}
+        done={() => (written = undefined)}
+      />
+    {/if}
+    {#if asking}
+      <form class="flex max-w-md flex-wrap items-end gap-3" onsubmit={sure}>
         <label class="grid grow gap-1 font-bold"
           >Password, to be sure it is you
           <input
@@ -74,11 +98,14 @@
             bind:value={password}
           /></label
         >
-        <Action type="submit">Take it away</Action>
-        <Action onclick={() => (removing = false)}>Keep it</Action>
+        <Action type="submit">{asking === 'codes' ? 'Make new codes' : 'Take it away'}</Action>
+        <Action onclick={() => (asking = undefined)}>Leave it</Action>
       </form>
     {:else}
-      <div><Action onclick={() => (removing = true)}>Take it away…</Action></div>
+      <div class="flex flex-wrap gap-3">
+        <Action onclick={() => (asking = 'codes')}>New recovery codes…</Action>
+        <Action onclick={() => (asking = 'remove')}>Take it away…</Action>
+      </div>
     {/if}
   {:else if pending}
     {@const { size, path } = squares(pending.address)}

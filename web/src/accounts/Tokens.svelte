@@ -2,6 +2,7 @@
   import { onMount } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { ApiToken, MadeToken } from '../lib/api/api';
+  import { day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
@@ -57,7 +58,11 @@
         <li class="flex flex-wrap items-center gap-x-5 gap-y-1 py-1">
           <b class="grow">{token.name}</b>
           <span>{token.changes ? 'reads and changes' : 'reads'}</span>
-          <span class="text-soft">until {token.expiresAt.slice(0, 10)}</span>
+          <span class="text-soft"
+            >{token.lastUsedAt ? `last used ${day(token.lastUsedAt)}` : 'never used'}, until {day(
+              token.expiresAt,
+            )}</span
+          >
           <button
             class="min-h-11 underline"
             aria-label="Withdraw {token.name}"
@@ -71,7 +76,7 @@
     <Once
       what="The token {made.token.name}"
       secret={made.secret}
-      until={made.token.expiresAt.slice(0, 10)}
+      until={day(made.token.expiresAt)}
       done={() => (made = undefined)}
     />
   {/if}

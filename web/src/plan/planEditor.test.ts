@@ -83,6 +83,7 @@ describe('editing a plan', () => {
         organisation: 'Havørn',
         writesToDevices: false,
         hasSecondFactor: false,
+        recoveryCodesLeft: 0,
         secondFactorWanted: false,
         onlySees: [],
       });

@@ -77,10 +77,9 @@
     >
     {#if second}
       <Label class="flex flex-col gap-1 text-base font-bold text-ink dark:text-ink"
-        >Code of your authenticator <Input
+        >Code of your authenticator, or a recovery code <Input
           class={[FIELD, 'font-normal']}
           name="code"
-          inputmode="numeric"
           autocomplete="one-time-code"
           required
           bind:value={code}

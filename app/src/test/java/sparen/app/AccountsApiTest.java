@@ -18,6 +18,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.StreamSupport;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.springframework.beans.factory.annotation.Autowired;
@@ -205,12 +206,9 @@ public class AccountsApiTest extends OverHttp {
                 .asString();
         assertEquals(new Browser().signIn("liv", "havorn-demo").statusCode(), 200, "not before it is confirmed");
         String first = code(secret, Instant.now());
-        assertEquals(
-                liv.post(
-                                "/api/account/second-factor/confirm",
-                                JSON.createObjectNode().put("code", first))
-                        .statusCode(),
-                204);
+        HttpResponse<String> confirmed = liv.post(
+                "/api/account/second-factor/confirm", JSON.createObjectNode().put("code", first));
+        assertEquals(confirmed.statusCode(), 200, confirmed.body());
         assertEquals(
                 json(new Browser().signIn("liv", "havorn-demo")).get("type").asString(),
                 "urn:sparen:problem:code-wanted");
@@ -220,12 +218,48 @@ public class AccountsApiTest extends OverHttp {
         assertNotEquals(next, first);
         assertEquals(signIn(new Browser(), "liv", next).statusCode(), 200);
         assertEquals(signIn(new Browser(), "liv", next).statusCode(), 401, "used already");
+        String written = json(confirmed).at("/codes/3").asString();
+        assertEquals(json(confirmed).get("codes").size(), 10);
+        assertEquals(signIn(new Browser(), "liv", written).statusCode(), 200, "the authenticator is lost");
+        assertEquals(signIn(new Browser(), "liv", written).statusCode(), 401, "used already");
+        assertEquals(json(liv.get("/api/session")).get("recoveryCodesLeft").asInt(), 9);
+        assertTrue(TestDatabase.shared()
+                .ask("select 1 from recovery_code where hash like '%-%'")
+                .isEmpty());
+        ObjectNode sure = JSON.createObjectNode().put("password", "havorn-demo");
+        String other = json(liv.post("/api/account/second-factor/recovery-codes", sure))
+                .at("/codes/0")
+                .asString();
+        String old = json(confirmed).at("/codes/4").asString();
+        assertEquals(signIn(new Browser(), "liv", old).statusCode(), 401, "others hold now");
+        assertEquals(signIn(new Browser(), "liv", other).statusCode(), 200);
         Browser signe = signedIn("signe");
         assertEquals(
                 signe.send("DELETE", "/api/accounts/liv/second-factor", "application/json", "")
                         .statusCode(),
                 200);
         assertEquals(new Browser().signIn("liv", "havorn-demo").statusCode(), 200);
+    }
+
+    /** One sees where one is signed in, ends one of these, and sees nobody else's. */
+    @Test
+    public void sessionsAreSeenAndEnded() throws Exception {
+        Browser liv = signedIn("liv");
+        Browser elsewhere = signedIn("liv");
+        Browser odd = signedIn("odd");
+        JsonNode other = StreamSupport.stream(
+                        json(elsewhere.get("/api/account/sessions")).spliterator(), false)
+                .filter(session -> session.get("here").asBoolean())
+                .findFirst()
+                .orElseThrow();
+        assertEquals(other.get("address").asString(), "127.0.0.1");
+        int open = json(liv.get("/api/account/sessions")).size();
+        String path = "/api/account/sessions/" + other.get("id").asString();
+        assertEquals(odd.send("DELETE", path, "application/json", "").statusCode(), 404);
+        assertEquals(json(liv.send("DELETE", path, "application/json", "")).size(), open - 1);
+        assertEquals(elsewhere.get("/api/sites").statusCode(), 401);
+        assertEquals(liv.get("/api/sites").statusCode(), 200);
+        assertEquals(liv.send("DELETE", path, "application/json", "").statusCode(), 404, "no longer there");
     }
 
     /** To know the password is no way to guess codes: each try counts, also one without a code. */
@@ -298,6 +332,7 @@ public class AccountsApiTest extends OverHttp {
         assertEquals(withToken(reads, "POST", revisions, revision).statusCode(), 403);
         assertEquals(withToken(changes, "POST", revisions, revision).statusCode(), 201);
         assertEquals(withToken(changes, "GET", "/api/account/tokens", "").statusCode(), 403);
+        assertTrue(json(liv.get("/api/account/tokens")).at("/0/lastUsedAt").isString(), "one sees that it is used");
         assertEquals(withToken(reads + "x", "GET", "/api/sites", "").statusCode(), 401);
         String id = json(liv.get("/api/account/tokens")).at("/0/id").asString();
         assertEquals(

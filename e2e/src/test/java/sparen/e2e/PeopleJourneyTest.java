@@ -117,6 +117,10 @@ public class PeopleJourneyTest extends BrowserTest {
         region.getByLabel("The 6 digits").fill(code(secret, Instant.now()));
         button(liv, "Confirm").click();
         assertThat(says(liv, "At each sign-in you are asked")).isVisible();
+        assertThat(says(liv, "10 recovery codes are left")).isVisible();
+        String written = region.locator("p.font-mono").textContent().strip().split("\\s+")[0];
+        assertAccessible(liv);
+        button(liv, "Done").click();
         Page again = window();
         again.navigate(address() + "/");
         again.getByLabel("Name").fill("liv");
@@ -126,6 +130,25 @@ public class PeopleJourneyTest extends BrowserTest {
                 .fill(code(secret, Instant.now().plus(Duration.ofSeconds(30))));
         button(again, "Sign in").click();
         assertThat(says(again, "Kvarnö seed bank")).isVisible();
+        Page lost = window();
+        lost.navigate(address() + "/");
+        lost.getByLabel("Name").fill("liv");
+        lost.getByLabel("Password").fill("havorn-demo");
+        button(lost, "Sign in").click();
+        lost.getByLabel("or a recovery code").fill(written);
+        button(lost, "Sign in").click();
+        assertThat(says(lost, "Kvarnö seed bank")).isVisible();
+        liv.reload();
+        assertThat(says(liv, "9 recovery codes are left")).isVisible();
+        Locator elsewhere = liv.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sessions"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign out 127"));
+        while (elsewhere.count() > 0) {
+            int open = elsewhere.count();
+            elsewhere.first().click();
+            assertThat(elsewhere).hasCount(open - 1);
+        }
+        again.reload();
+        assertThat(button(again, "Sign in")).isVisible();
     }
 
     /** A token is shown once, found in the list, and withdrawn. */

@@ -2,6 +2,7 @@ package sparen.app.account;
 
 import java.util.List;
 import java.util.Optional;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -52,6 +53,19 @@ interface AccountMapper {
     /** Takes a step of time as used; 0 where it was already, or a later one. */
     @Update("update account set second_factor_step = #{step} where name = #{name} and second_factor_step < #{step}")
     int useStep(String name, long step);
+
+    @Delete("delete from recovery_code where account = #{account}")
+    void forgetRecoveryCodes(String account);
+
+    @Insert("insert into recovery_code (account, hash) values (#{account}, #{hash})")
+    void addRecoveryCode(String account, String hash);
+
+    /** Takes one as used; 0 where there is none. */
+    @Delete("delete from recovery_code where account = #{account} and hash = #{hash}")
+    int useRecoveryCode(String account, String hash);
+
+    @Select("select count(*) from recovery_code where account = #{account}")
+    int countRecoveryCodes(String account);
 
     /** Names of those administrators who can sign in; who asks is alone with them to the end of the transaction. */
     @Select("select name from account where role = 'ADMINISTRATOR' and active order by name for update")

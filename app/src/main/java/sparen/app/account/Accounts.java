@@ -178,6 +178,7 @@ public class Accounts implements UserDetailsService {
         if (mapper.setSecondFactor(name, null, true) == 0) {
             throw Refusal.notFound("The account \"" + name + "\"");
         }
+        mapper.forgetRecoveryCodes(name);
         audit.note(Deed.SECOND_FACTOR_TAKEN_AWAY, name);
     }
 

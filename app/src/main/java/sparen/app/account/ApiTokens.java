@@ -11,7 +11,6 @@ import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import sparen.app.account.ApiTokenMapper.ApiToken;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.web.Refusal;
@@ -25,6 +24,7 @@ class ApiTokens {
 
     private static final int MOST = 50;
     private static final int LONGEST_DAYS = 366;
+    private static final Duration NOTED_EVERY = Duration.ofMinutes(1);
 
     private final ApiTokenMapper mapper;
     private final AuditLog audit;
@@ -34,6 +34,27 @@ class ApiTokens {
         this.mapper = mapper;
         this.audit = audit;
         this.clock = clock;
+    }
+
+    /**
+     * A token without its secret.
+     *
+     * @param id its name in addresses
+     * @param name what its owner calls it
+     * @param changes whether more than reading can be done with it
+     * @param lastUsedAt to the minute; absent before its first use
+     */
+    record ApiToken(
+            UUID id, String name, boolean changes, Instant madeAt, Instant expiresAt, Optional<Instant> lastUsedAt) {
+        private static ApiToken of(ApiTokenMapper.Row row) {
+            return new ApiToken(
+                    row.id(),
+                    row.name(),
+                    row.changes(),
+                    row.madeAt(),
+                    row.expiresAt(),
+                    Optional.ofNullable(row.lastUsedAt()));
+        }
     }
 
     /**
@@ -54,7 +75,7 @@ class ApiTokens {
     record MadeToken(ApiToken token, String secret) {}
 
     List<ApiToken> list(String account) {
-        return mapper.list(account);
+        return mapper.list(account).stream().map(ApiToken::of).toList();
     }
 
     @Transactional
@@ -62,8 +83,13 @@ class ApiTokens {
         Bounds.within("tokens", mapper.list(account).size() + 1, "tokens", 1, MOST);
         String secret = PREFIX + Secrets.make();
         Instant now = clock.instant();
-        ApiToken token = new ApiToken(
-                UUID.randomUUID(), wanted.name(), wanted.changes(), now, now.plus(Duration.ofDays(wanted.days())));
+        ApiTokenMapper.Row token = new ApiTokenMapper.Row(
+                UUID.randomUUID(),
+                wanted.name(),
+                wanted.changes(),
+                now,
+                now.plus(Duration.ofDays(wanted.days())),
+                null);
         try {
             mapper.add(account, Secrets.hash(secret), token);
         } catch (DuplicateKeyException taken) {
@@ -74,14 +100,14 @@ class ApiTokens {
                 Deed.TOKEN_MADE,
                 wanted.name() + ", " + (wanted.changes() ? "reads and changes" : "reads") + ", " + wanted.days()
                         + " d");
-        return new MadeToken(token, secret);
+        return new MadeToken(ApiToken.of(token), secret);
     }
 
     @Transactional
     public void withdraw(String account, UUID id) {
         String name = mapper.list(account).stream()
                 .filter(one -> one.id().equals(id))
-                .map(ApiToken::name)
+                .map(ApiTokenMapper.Row::name)
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("The token"));
         mapper.withdraw(account, id);
@@ -89,6 +115,13 @@ class ApiTokens {
     }
 
     Optional<ApiTokenMapper.Held> find(String secret) {
-        return secret.startsWith(PREFIX) ? mapper.find(Secrets.hash(secret), clock.instant()) : Optional.empty();
+        if (!secret.startsWith(PREFIX)) {
+            return Optional.empty();
+        }
+        String hash = Secrets.hash(secret);
+        Instant now = clock.instant();
+        Optional<ApiTokenMapper.Held> held = mapper.find(hash, now);
+        held.ifPresent(token -> mapper.used(hash, now, now.minus(NOTED_EVERY)));
+        return held;
     }
 }

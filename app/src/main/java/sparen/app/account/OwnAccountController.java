@@ -15,7 +15,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import sparen.app.account.ApiTokenMapper.ApiToken;
+import sparen.app.account.ApiTokens.ApiToken;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.web.Refusal;
@@ -31,6 +31,7 @@ class OwnAccountController {
     private final Accounts accounts;
     private final ApiTokens tokens;
     private final SecondFactor secondFactor;
+    private final Sessions sessions;
     private final SignInThrottle throttle;
     private final OrganisationMapper organisation;
 
@@ -38,11 +39,13 @@ class OwnAccountController {
             Accounts accounts,
             ApiTokens tokens,
             SecondFactor secondFactor,
+            Sessions sessions,
             SignInThrottle throttle,
             OrganisationMapper organisation) {
         this.accounts = accounts;
         this.tokens = tokens;
         this.secondFactor = secondFactor;
+        this.sessions = sessions;
         this.throttle = throttle;
         this.organisation = organisation;
     }
@@ -77,6 +80,9 @@ class OwnAccountController {
      */
     record PendingSecondFactor(String secret, String address) {}
 
+    /** Codes that stand in for the authenticator, each once; told this once. */
+    record RecoveryCodes(List<String> codes) {}
+
     /** Sets another password; all other sessions end, this one goes on. */
     @PostMapping("/password")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
@@ -95,6 +101,20 @@ class OwnAccountController {
         accounts.endSessions(who.getName());
     }
 
+    /** Where the account is signed in, the latest used first. */
+    @GetMapping("/sessions")
+    @Allowed(value = Role.OBSERVER, bySession = true)
+    List<Sessions.OpenSession> sessions(Authentication who, HttpServletRequest request) {
+        return sessions.of(who.getName(), request);
+    }
+
+    @DeleteMapping("/sessions/{id}")
+    @Allowed(value = Role.OBSERVER, bySession = true)
+    List<Sessions.OpenSession> endSession(@PathVariable String id, Authentication who, HttpServletRequest request) {
+        sessions.end(who.getName(), id);
+        return sessions.of(who.getName(), request);
+    }
+
     /** Begins to set up a second factor; it holds from when a code of it is confirmed. */
     @PostMapping("/second-factor")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
@@ -107,8 +127,7 @@ class OwnAccountController {
 
     @PostMapping("/second-factor/confirm")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void confirmSecondFactor(@RequestBody ShownCode wanted, Authentication who, HttpSession session) {
+    RecoveryCodes confirmSecondFactor(@RequestBody ShownCode wanted, Authentication who, HttpSession session) {
         if (!(session.getAttribute(PENDING) instanceof String secret)) {
             throw new Refusal(HttpStatus.CONFLICT, "not-begun", "Begin to set up the second factor first.", Map.of());
         }
@@ -117,6 +136,18 @@ class OwnAccountController {
         }
         accounts.setSecondFactor(who.getName(), secret);
         session.removeAttribute(PENDING);
+        return new RecoveryCodes(secondFactor.recoveryCodes(who.getName()));
+    }
+
+    /** New recovery codes; those of before hold no longer. */
+    @PostMapping("/second-factor/recovery-codes")
+    @Allowed(value = Role.OBSERVER, bySession = true)
+    RecoveryCodes newRecoveryCodes(@RequestBody Sure sure, Authentication who, HttpServletRequest request) {
+        mustBe("password", sure.password(), who, request);
+        if (accounts.find(who.getName()).secondFactor() == null) {
+            throw new Refusal(HttpStatus.CONFLICT, "no-second-factor", "Set up a second factor first.", Map.of());
+        }
+        return new RecoveryCodes(secondFactor.recoveryCodes(who.getName()));
     }
 
     @PostMapping("/second-factor/remove")

@@ -7,16 +7,28 @@ import java.security.InvalidKeyException;
 import java.security.SecureRandom;
 import java.time.Clock;
 import java.time.Instant;
+import java.util.List;
 import java.util.Locale;
+import java.util.regex.Pattern;
+import java.util.stream.Stream;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 import sparen.quantity.InvalidQuantity;
 
-/** Codes that change with time (RFC 6238: SHA-1, 6 digits, 30 s), each taken once. */
+/**
+ * Codes that change with time (RFC 6238: SHA-1, 6 digits, 30 s), each taken once; and a few written down, for when what shows them is lost.
+ */
 @Service
 class SecondFactor {
     private static final int SECRET_BYTES = 20;
+    private static final int RECOVERY_CODES = 10;
+    /** 60 bits: nobody guesses one, so its hash needs no salt. */
+    private static final int RECOVERY_LETTERS = 12;
+
+    private static final Pattern CODE = Pattern.compile("\\d{6}");
+    private static final Pattern RECOVERY_CODE = Pattern.compile("[a-z2-7]{4}(-[a-z2-7]{4}){2}");
     private static final SecureRandom RANDOM = new SecureRandom();
 
     private final TimeBasedOneTimePasswordGenerator generator = new TimeBasedOneTimePasswordGenerator();
@@ -45,8 +57,11 @@ class SecondFactor {
         return URLEncoder.encode(text, StandardCharsets.UTF_8).replace("+", "%20");
     }
 
-    /** Takes a code for an account: of this step of time, the one before or the one after, and none that was used. */
+    /** Takes a code for an account: of this step of time, the one before or the one after, or written down, and none that was used. */
     boolean accepts(String account, String secret, String code) {
+        if (RECOVERY_CODE.matcher(code).matches()) {
+            return mapper.useRecoveryCode(account, Secrets.hash(code)) == 1;
+        }
         long now = clock.instant().getEpochSecond() / generator.getTimeStep().toSeconds();
         for (long step = now - 1; step <= now + 1; step++) {
             if (code(secret, step).equals(code)) {
@@ -54,6 +69,27 @@ class SecondFactor {
             }
         }
         return false;
+    }
+
+    /** New codes to be written down; those of before hold no longer. */
+    @Transactional
+    public List<String> recoveryCodes(String account) {
+        mapper.forgetRecoveryCodes(account);
+        List<String> codes = Stream.generate(SecondFactor::recoveryCode)
+                .distinct()
+                .limit(RECOVERY_CODES)
+                .toList();
+        codes.forEach(code -> mapper.addRecoveryCode(account, Secrets.hash(code)));
+        return codes;
+    }
+
+    int recoveryCodesLeft(String account) {
+        return mapper.countRecoveryCodes(account);
+    }
+
+    private static String recoveryCode() {
+        String letters = secret().substring(0, RECOVERY_LETTERS).toLowerCase(Locale.ROOT);
+        return letters.substring(0, 4) + "-" + letters.substring(4, 8) + "-" + letters.substring(8);
     }
 
     private String code(String secret, long step) {
@@ -69,8 +105,10 @@ class SecondFactor {
 
     /** Refuses what is no code. */
     static void check(String field, String code) {
-        if (!code.matches("\\d{6}")) {
-            throw new InvalidQuantity(field, "has to be the 6 digits that the authenticator shows now");
+        if (!CODE.matcher(code).matches() && !RECOVERY_CODE.matcher(code).matches()) {
+            throw new InvalidQuantity(
+                    field,
+                    "has to be the 6 digits that the authenticator shows now, or a recovery code of three times four letters");
         }
     }
 }

@@ -66,7 +66,7 @@ class SessionController {
     /**
      * Name and password.
      *
-     * @param code of the second factor; absent until it is asked for
+     * @param code of the second factor, or a recovery code; absent until it is asked for
      */
     record Credentials(String name, String password, Optional<String> code) {
         Credentials {
@@ -83,6 +83,7 @@ class SessionController {
      * @param organisation what it is called
      * @param writesToDevices whether they may write to devices
      * @param hasSecondFactor whether one is asked of them
+     * @param recoveryCodesLeft how many codes that stand in for it were not used yet
      * @param secondFactorWanted whether they have to set one up before anything else
      * @param onlySees ids of the sites that they see and may not change by their crews
      */
@@ -93,6 +94,7 @@ class SessionController {
             String organisation,
             boolean writesToDevices,
             boolean hasSecondFactor,
+            int recoveryCodesLeft,
             boolean secondFactorWanted,
             List<String> onlySees) {}
 
@@ -109,6 +111,7 @@ class SessionController {
                 ours.name(),
                 account.writesToDevices(),
                 hasSecondFactor,
+                hasSecondFactor ? secondFactor.recoveryCodesLeft(account.name()) : 0,
                 ours.secondFactorRequired() && !hasSecondFactor,
                 crews.onlySeenBy(who).stream().sorted().toList());
     }
@@ -125,7 +128,7 @@ class SessionController {
         }
         throttle.succeeded(credentials.name(), address);
         Optional.ofNullable(request.getSession(false)).ifPresent(HttpSession::invalidate);
-        request.getSession(true).setAttribute(CurrentAccount.EPOCH, account.epoch());
+        Sessions.begin(account, request);
         SecurityContext context = SecurityContextHolder.createEmptyContext();
         context.setAuthentication(who);
         SecurityContextHolder.setContext(context);
