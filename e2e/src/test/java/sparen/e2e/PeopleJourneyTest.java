@@ -142,6 +142,7 @@ public class PeopleJourneyTest extends BrowserTest {
         assertThat(says(liv, "9 recovery codes are left")).isVisible();
         Locator elsewhere = liv.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Sessions"))
                 .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Sign out 127"));
+        assertThat(elsewhere.first()).isVisible();
         while (elsewhere.count() > 0) {
             int open = elsewhere.count();
             elsewhere.first().click();
