@@ -38,7 +38,8 @@ public class DurabilityTest {
         try {
             for (int kill = 0; kill < KILLS; kill++) {
                 int after = 2 + random.nextInt(9);
-                boolean isApplication = kill % 2 == 0;
+                // An application takes longer to come up than a database to recover: the check has one of each.
+                boolean isApplication = kill % 4 == 0;
                 acknowledged.putAll(saveUntilKilled(
                         application, isApplication ? application::kill : database::kill, after, random.nextInt(40)));
                 if (isApplication) {
