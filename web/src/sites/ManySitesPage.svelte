@@ -19,7 +19,6 @@
   let entered = $state<Record<string, string>>({});
   let problem = $state<Problem>();
   let proposals = $state.raw<SiteProposal[]>();
-  let asking = $state(false);
   let saved = $state<Record<string, string>>({});
 
   const read = (term: string) => {
@@ -37,14 +36,36 @@
 
   const choose = (more: SiteInList[]) => (chosen = [...new Set([...chosen, ...more.map((site) => site.id)])]);
 
+  /** So many sites a question: each is answered soon, and what was answered is seen while others still are asked. */
+  const BATCH = 20;
+  /** How far the work at hand is; none where nothing is under way. */
+  let under = $state<{ says: string; done: number; of: number; stop: boolean }>();
+  const savable = $derived(
+    (proposals ?? []).filter((one) => one.plan && one.changes.length > 0 && !saved[one.site]),
+  );
+
+  /** Does something for all of many, part by part, until it is done, is told to stop or fails. */
+  async function inParts<T>(says: string, all: T[], size: number, act: (part: T[]) => Promise<boolean>) {
+    under = { says, done: 0, of: all.length, stop: false };
+    for (let at = 0; at < all.length && !under.stop; at += size) {
+      if (!(await act(all.slice(at, at + size)))) break;
+      under.done = Math.min(all.length, at + size);
+    }
+    under = undefined;
+  }
+
   async function propose(event: SubmitEvent) {
     event.preventDefault();
-    asking = true;
-    const answer = await outcome(api.POST('/api/proposals', { body: { sites: chosen, levels } }));
-    asking = false;
-    problem = answer.problem;
-    proposals = answer.data;
+    proposals = [];
     saved = {};
+    problem = undefined;
+    const wanted = levels;
+    await inParts('Looking at', [...chosen], BATCH, async (sites) => {
+      const answer = await outcome(api.POST('/api/proposals', { body: { sites, levels: wanted } }));
+      problem = answer.problem;
+      proposals = [...(proposals ?? []), ...(answer.data ?? [])];
+      return answer.data !== undefined;
+    });
   }
 
   async function save(one: SiteProposal) {
@@ -59,6 +80,13 @@
       ? `saved as revision ${answer.data.revision.number}`
       : `not saved: ${answer.problem?.detail}`;
   }
+
+  const saveAll = () =>
+    inParts('Saving at', savable, 1, async (part) => {
+      for (const one of part) await save(one);
+      // One that is refused keeps none of the others from being saved.
+      return true;
+    });
 
   onMount(() => list.load());
 </script>
@@ -127,7 +155,7 @@
       <Action
         main
         type="submit"
-        disabled={asking || bad.length > 0 || levels.length === 0 || chosen.length === 0}
+        disabled={under !== undefined || bad.length > 0 || levels.length === 0 || chosen.length === 0}
         >See what it does</Action
       >
       {#if bad.length > 0}<p class="text-danger" role="alert">
@@ -135,6 +163,20 @@
         </p>{/if}
     </div>
   </form>
+  <div class="flex min-h-11 flex-wrap items-center gap-4 px-4 pb-4 md:px-6" aria-live="polite">
+    {#if under}
+      <p>{under.says} {under.done} of {under.of} sites</p>
+      <progress
+        class="h-2 w-56 accent-ink"
+        aria-label="{under.says} the sites"
+        value={under.done}
+        max={under.of}
+      ></progress>
+      <Action disabled={under.stop} onclick={() => under && (under.stop = true)}>Stop</Action>
+    {:else if savable.length > 1}
+      <Action onclick={saveAll}>Save at all {savable.length}</Action>
+    {/if}
+  </div>
   {#each proposals ?? [] as one (one.site)}
     <article class="border-t border-rule px-4 py-4 md:px-6" aria-labelledby="site-{one.site}">
       <div class="flex flex-wrap items-center gap-4">

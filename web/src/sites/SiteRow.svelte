@@ -1,5 +1,17 @@
-<script lang="ts">
+<script module lang="ts">
   import type { SiteInList } from '../lib/api/api';
+
+  /** What can be done with a site in the list. */
+  export interface SiteActs {
+    setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
+    /** Makes a copy; whether it was made. */
+    copy: (site: SiteInList, name: string) => Promise<boolean>;
+    repair: (site: SiteInList) => void;
+    setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
+  }
+</script>
+
+<script lang="ts">
   import { decimal, instant } from '../lib/sentence/quantity';
   import { session } from '../lib/shell/session.svelte';
   import Action from '../lib/shell/Action.svelte';
@@ -10,15 +22,8 @@
   import { needOf } from './need';
   import Spark from './Spark.svelte';
 
-  interface Props {
-    site: SiteInList;
-    setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
-    /** Makes a copy; whether it was made. */
-    copy: (site: SiteInList, name: string) => Promise<boolean>;
-    repair: (site: SiteInList) => void;
-    setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
-  }
-  let { site, setState, copy, repair, setCare }: Props = $props();
+  let { site, acts }: { site: SiteInList; acts: SiteActs } = $props();
+  const { setState, copy, repair, setCare } = $derived(acts);
 
   const LONGEST_NAME = 120;
   const plan = $derived(site.plan);
@@ -39,7 +44,7 @@
   >
 {/snippet}
 
-<li class="px-4 md:px-6">
+<div>
   <div
     class="grid min-h-16 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-4 md:grid-cols-[1.5rem_minmax(12rem,1fr)_10rem_8.5rem_minmax(0,1.4fr)_auto]"
   >
@@ -133,4 +138,4 @@
       <Action onclick={() => (caring = false)}>Cancel</Action>
     </form>
   {/if}
-</li>
+</div>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, outcome, type Problem } from '../lib/api/client';
+  import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
   import type { SiteInList } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -8,7 +8,8 @@
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
   import { SiteList, type SiteFilter } from './siteList.svelte';
-  import SiteRow from './SiteRow.svelte';
+  import type { SiteActs } from './SiteRow.svelte';
+  import SiteRows from './SiteRows.svelte';
 
   const list = new SiteList();
   let problem = $state<Problem>();
@@ -25,42 +26,35 @@
   const filterSays = $derived(filters.find(([key]) => key === list.filter)?.[1]);
   const sites = $derived(list.sites);
 
-  async function setState(site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') {
-    const answer = await outcome(
-      api.POST('/api/sites/{siteId}/state', { params: { path: { siteId: site.id } }, body: { state } }),
-    );
-    if (answer.data) deleted = state === 'DELETED' ? answer.data : undefined;
-    await load();
-    problem = answer.problem ?? problem;
-  }
-
-  async function setCare(site: SiteInList, benchTest: string, upkeep: string) {
-    const answer = await outcome(
-      api.POST('/api/sites/{siteId}/care', {
-        params: { path: { siteId: site.id } },
-        body: { ...(benchTest && { benchTest }), ...(upkeep && { upkeep }) },
-      }),
-    );
-    await load();
-    problem = answer.problem ?? problem;
-  }
-
-  async function copy(site: SiteInList, name: string): Promise<boolean> {
-    const answer = await outcome(
-      api.POST('/api/sites/{siteId}/copies', { params: { path: { siteId: site.id } }, body: { name } }),
-    );
-    await load();
-    problem = answer.problem ?? problem;
+  /** Shows what came of an act: the site as it is now, or why it is as it was. */
+  function seen(answer: Outcome<SiteInList>): boolean {
+    problem = answer.problem;
+    if (answer.data) list.changed(answer.data);
     return answer.data !== undefined;
   }
 
-  async function repair(site: SiteInList) {
-    const answer = await outcome(
-      api.POST('/api/sites/{siteId}/repair', { params: { path: { siteId: site.id } } }),
-    );
-    await load();
-    problem = answer.problem ?? problem;
-  }
+  const acts: SiteActs = {
+    async setState(site, state) {
+      const params = { path: { siteId: site.id } };
+      const wasArchived = site.state === 'ARCHIVED';
+      const answer = await outcome(api.POST('/api/sites/{siteId}/state', { params, body: { state } }));
+      if (!seen(answer)) return;
+      deleted = state === 'DELETED' ? answer.data : undefined;
+      list.putAway += Number(state === 'ARCHIVED') - Number(wasArchived);
+    },
+    async setCare(site, benchTest, upkeep) {
+      const params = { path: { siteId: site.id } };
+      const body = { ...(benchTest && { benchTest }), ...(upkeep && { upkeep }) };
+      seen(await outcome(api.POST('/api/sites/{siteId}/care', { params, body })));
+    },
+    async copy(site, name) {
+      const params = { path: { siteId: site.id } };
+      return seen(await outcome(api.POST('/api/sites/{siteId}/copies', { params, body: { name } })));
+    },
+    async repair(site) {
+      seen(await outcome(api.POST('/api/sites/{siteId}/repair', { params: { path: { siteId: site.id } } })));
+    },
+  };
 
   async function load() {
     problem = undefined;
@@ -107,7 +101,8 @@
   let asked = 0;
   $effect(() => {
     const isMissing = (sites ?? []).some((site) => site.plan && site.state === 'ACTIVE' && !site.ahead);
-    if (!isMissing || asked >= MOST_ASKED) return;
+    // Who has gone further down is left there.
+    if (!isMissing || list.isFurtherDown || asked >= MOST_ASKED) return;
     const timer = setTimeout(load, FIRST_WAIT * 1.6 ** asked++);
     return () => clearTimeout(timer);
   });
@@ -152,7 +147,7 @@
       role="status"
     >
       <p class="grow">{gone.name} is deleted.</p>
-      <Action onclick={() => setState(gone, 'ACTIVE')}>Undo</Action>
+      <Action onclick={() => acts.setState(gone, 'ACTIVE')}>Undo</Action>
     </div>
   {/if}
   {#if problem}<Trouble {problem} retry={load} />{/if}
@@ -187,18 +182,16 @@
       >
     </p>
   {:else}
-    {#each [sites.filter((site) => site.rank > 0), sites.filter((site) => site.rank === 0)] as group, i (i)}
-      {#if group.length > 0}
-        <ul
-          class="divide-y divide-rule {i === 0
-            ? 'border-b-4 border-double border-rule-strong'
-            : 'border-b border-rule'}"
-          aria-label={i === 0 ? 'Sites that need somebody' : 'Sites that need nobody now'}
-        >
-          {#each group as site (site.id)}<SiteRow {site} {setState} {copy} {repair} {setCare} />{/each}
-        </ul>
-      {/if}
-    {/each}
+    {@const needy = sites.filter((site) => site.rank > 0)}
+    {@const calm = sites.filter((site) => site.rank === 0)}
+    {#if needy.length > 0}
+      <SiteRows sites={needy} label="Sites that need somebody" {acts} />
+      <div class="border-b-4 border-double border-rule-strong"></div>
+    {/if}
+    {#if calm.length > 0}
+      <SiteRows sites={calm} label="Sites that need nobody now" {acts} />
+      <div class="border-b border-rule"></div>
+    {/if}
     {#if list.hasMore}
       {#key sites.length}
         <p class="flex items-center gap-4 p-6" use:atEnd>

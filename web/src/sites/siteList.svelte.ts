@@ -21,9 +21,27 @@ export class SiteList {
     return (this.sites?.length ?? 0) < this.total;
   }
 
-  /** Asks for the first part anew, as long as what is shown. */
+  /** Whether more than the first part is shown. */
+  get isFurtherDown() {
+    return (this.sites?.length ?? 0) > this.size;
+  }
+
+  /** Asks for the first part anew. */
   async load() {
-    await this.ask(0, Math.min(200, Math.max(this.size, this.sites?.length ?? 0)));
+    await this.ask(0, this.size);
+  }
+
+  /** What was done with a site is seen where it stands; the list is not asked for anew, which would take one away from one's place. */
+  changed(site: SiteInList) {
+    const isHere = (site.state === 'ARCHIVED') === this.archived && site.state !== 'DELETED';
+    const sites = this.sites ?? [];
+    const at = sites.findIndex((one) => one.id === site.id);
+    this.sites = isHere
+      ? at < 0
+        ? [site, ...sites]
+        : sites.with(at, site)
+      : sites.filter((one) => one.id !== site.id);
+    this.total += this.sites.length - sites.length;
   }
 
   async more() {

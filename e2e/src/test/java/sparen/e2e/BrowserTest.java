@@ -22,6 +22,7 @@ import java.util.regex.Pattern;
 import org.testng.Assert;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
+import sparen.app.TestDatabase;
 
 /** What browser tests share: the running application, and that no page logs an error. */
 abstract class BrowserTest {
@@ -62,6 +63,10 @@ abstract class BrowserTest {
     void restartApplication() {
         stand.application.kill();
         stand.application.start();
+    }
+
+    TestDatabase database() {
+        return stand.database;
     }
 
     String address() {

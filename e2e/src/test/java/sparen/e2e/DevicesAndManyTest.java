@@ -250,6 +250,49 @@ public class DevicesAndManyTest extends BrowserTest {
         assertThat(page.getByRole(AriaRole.LISTITEM).first()).not().containsText("For many sites");
     }
 
+    /** Four hundred more sites: only the rows about the window are there, an act far down leaves one there, and all are changed at once. */
+    @Test
+    public void manySitesStayLight() {
+        String more = ", generate_series(1, 400) n where %s = 'kvarno'";
+        database()
+                .ask("insert into site (id, name) select 'skerry-' || n, 'Skerry ' || n from site"
+                        + more.formatted("id")
+                        + ";insert into revision (site_id, number, schema_version, document, note, author)"
+                        + " select 'skerry-' || n, 0, schema_version, document, '', author from revision"
+                        + more.formatted("number = 0 and site_id")
+                        + ";insert into site_summary (site_id, revision, engine, plan, cautions)"
+                        + " select 'skerry-' || n, 0, engine, plan, 1 from site_summary" + more.formatted("site_id"));
+        Page page = at("/", "liv");
+        page.getByLabel("Search").fill("skerry");
+        Locator list = page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Sites that need somebody"));
+        Locator last = list.locator("li[aria-posinset='390']");
+        while (last.count() == 0) {
+            page.mouse().move(600, 400);
+            page.mouse().wheel(0, 2000);
+            page.waitForTimeout(50);
+        }
+        int nodes = (Integer) page.evaluate("document.querySelectorAll('*').length");
+        assertTrue(nodes < 2_000, nodes + " nodes");
+        String name = last.getByRole(AriaRole.LINK).textContent();
+        last.getByLabel("More for").click();
+        last.getByLabel("Care of").click();
+        page.getByLabel("last bench test").fill("2026-03-01");
+        button(page, "Note it").click();
+        assertThat(page.getByLabel("last bench test")).hasCount(0);
+        assertThat(last).containsText(name);
+        page.navigate(address() + "/#/many");
+        page.getByLabel("Search the sites").fill("skerry 12");
+        page.keyboard().press("Enter");
+        assertThat(page.getByLabel("Skerry 129")).isVisible();
+        button(page, "Choose all shown").click();
+        assertThat(page.getByText("11 chosen")).isVisible();
+        page.getByLabel("LVD of a 12 V battery in V").fill("11.8");
+        button(page, "See what it does").click();
+        button(page, "Save at all 11").click();
+        assertThat(page.getByText("saved as revision 1")).hasCount(11);
+        assertAccessible(page);
+    }
+
     @Test
     public void theListTellsWhatNeedsSomebody() {
         Page page = at("/", "liv");
