@@ -299,6 +299,22 @@ public class LongWorkTest extends OverHttp {
         assertEquals(told.get("plan"), asked.get("plan"));
     }
 
+    /** What nobody asked about for half a year is gone with the next work there, whoever asked for it; what is younger stays. */
+    @Test
+    public void oldWorkIsNotKept() throws Exception {
+        Browser odd = signedIn("odd");
+        String old = json(odd.post("/api/season/hallgrund/runs", inputs("hallgrund", 2)))
+                .at("/work/id")
+                .asString();
+        String young = json(odd.post("/api/season/hallgrund/runs", inputs("hallgrund", 2)))
+                .at("/work/id")
+                .asString();
+        TestDatabase.shared().ask("update work set changed_at = now() - interval '181 days' where id = '" + old + "'");
+        begin("hallgrund/runs", inputs("hallgrund", 2));
+        assertEquals(odd.get("/api/season/hallgrund/work/" + old).statusCode(), 404);
+        assertEquals(odd.get("/api/season/hallgrund/work/" + young).statusCode(), 200);
+    }
+
     /** A short run is done while one waits; were its node lost in the middle, the scheduler has it still. */
     @Test
     public void shortWorkIsNotLostWithItsNode() throws Exception {

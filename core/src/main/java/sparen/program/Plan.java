@@ -20,10 +20,14 @@ import sparen.site.Site;
  *     site/loads/transmitter/consumption/watts}
  */
 public record Plan(Site site, Program program, Map<String, Origin> origins) implements PlanWith {
+    /** More than a site with every list full has numbers that matter. */
+    private static final int MOST_ORIGINS = 5000;
+
     public Plan {
         Bounds.present("site", site);
         Bounds.present("program", program);
         origins = Bounds.ordered(origins);
+        Bounds.within("origins", origins.size(), "numbers", 0, MOST_ORIGINS);
         List<String> controllers = site.chargers();
         List<String> programmed =
                 program.charging().stream().map(ChargeProgram::controller).toList();

@@ -45,7 +45,7 @@ public record BatteryMonitor(
         Bounds.within("fullVolts", fullVolts, 0, 1000);
         Bounds.within("fullAmperes", fullAmperes, 0, 1000);
         Bounds.within("fullSeconds", fullSeconds, 0, 86_400);
-        unseen = Bounds.orNone(unseen);
+        unseen = Bounds.list("unseen", Bounds.orNone(unseen), 0, 200);
         Bounds.unique("unseen", unseen);
     }
 }

@@ -18,8 +18,8 @@ public record DailySpan(double fromHour, double toHour, List<DayOfWeek> weekdays
     public DailySpan {
         Bounds.within("fromHour", fromHour, 0, 24);
         Bounds.within("toHour", toHour, 0, 24);
-        weekdays = Bounds.orNone(weekdays);
-        months = Bounds.orNone(months);
+        weekdays = Bounds.list("weekdays", Bounds.orNone(weekdays), 0, 7);
+        months = Bounds.list("months", Bounds.orNone(months), 0, 12);
         for (int month : months) {
             Bounds.within("months", month, 1, 12);
         }

@@ -20,7 +20,7 @@ public record Earthing(boolean inInstallation, InverterBond inverter, List<Strin
 
     public Earthing {
         Bounds.present("inverter", inverter);
-        bondedSources = Bounds.orNone(bondedSources);
+        bondedSources = Bounds.list("bondedSources", Bounds.orNone(bondedSources), 0, 4);
         Bounds.unique("bondedSources", bondedSources);
     }
 

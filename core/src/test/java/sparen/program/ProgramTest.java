@@ -6,9 +6,12 @@ import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
 import java.lang.reflect.RecordComponent;
+import java.util.Collections;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.logic.Signal;
@@ -22,6 +25,7 @@ import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
 import sparen.simulation.Sites;
 import sparen.site.BatteryTable;
+import sparen.site.DailySpan;
 import sparen.site.SensePoint;
 import sparen.site.Site;
 
@@ -33,6 +37,19 @@ public class ProgramTest {
             new Sites.Circuit(TABLE, 100, 0.5).load("radio", 2, 11.5, 12.5, 20).plan();
     private static final Site SITE = PLAN.site();
     private static final Surroundings AROUND = Surroundings.of(PLAN);
+
+    /** Nobody fills a plan until it cannot be held: the field, how many there are and the bound are named. */
+    @Test
+    public void listsHaveAnEnd() {
+        Map<String, Origin> origins = IntStream.range(0, 5001)
+                .boxed()
+                .collect(Collectors.toMap(i -> "site/loads/" + i, i -> new Origin(Origin.Kind.GUESS, "")));
+        String refused = expectThrows(InvalidQuantity.class, () -> PLAN.withOrigins(origins))
+                .getMessage();
+        assertTrue(refused.contains("origins") && refused.contains("5001") && refused.contains("5000"), refused);
+        List<Integer> months = Collections.nCopies(13, 1);
+        expectThrows(InvalidQuantity.class, () -> new DailySpan(0, 24, List.of(), months));
+    }
 
     @Test
     public void sentencesSayWhatTheRuleDoes() {

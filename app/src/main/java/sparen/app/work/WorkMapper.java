@@ -126,13 +126,16 @@ interface WorkMapper {
             """)
     void cancel(String siteId, String id, Instant at);
 
-    /** Only the latest that an account asked for at a site are kept, and what is not over: nobody pushes out what another looks at. */
+    /**
+     * Only the latest that an account asked for at a site are kept, none of before a day, and what is not over: nobody pushes out what
+     * another looks at.
+     */
     @Delete(
             """
-            delete from work where site_id = #{siteId} and account = #{account} and state not in ('waiting', 'running')
-              and id not in (
+            delete from work where site_id = #{siteId} and state not in ('waiting', 'running')
+              and (changed_at < #{oldest} or account = #{account} and id not in (
                 select id from work where site_id = #{siteId} and account = #{account}
-                order by created_at desc limit #{most})
+                order by created_at desc limit #{most}))
             """)
-    void prune(String siteId, String account, int most);
+    void prune(String siteId, String account, int most, Instant oldest);
 }

@@ -17,6 +17,7 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 public class WorkService {
     private static final int MOST_KEPT = 30;
+    private static final Duration LONGEST_KEPT = Duration.ofDays(180);
     /** Far longer than short work takes. */
     private static final Duration LONG_FOR_SHORT_WORK = Duration.ofMinutes(2);
 
@@ -53,7 +54,7 @@ public class WorkService {
     private Work keep(String siteId, String kind, Object request, String account) {
         String id = UUID.randomUUID().toString();
         mapper.insert(id, siteId, kind, account, json.writeValueAsString(request), clock.instant());
-        mapper.prune(siteId, account, MOST_KEPT);
+        mapper.prune(siteId, account, MOST_KEPT, clock.instant().minus(LONGEST_KEPT));
         return find(siteId, id);
     }
 

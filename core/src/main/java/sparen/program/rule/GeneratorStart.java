@@ -94,7 +94,7 @@ public record GeneratorStart(
         Bounds.within("minimumRunSeconds", minimumRunSeconds, 0, 86_400);
         Bounds.within("quietFromHour", quietFromHour, 0, 24);
         Bounds.within("quietToHour", quietToHour, 0, 24);
-        quietMonths = Bounds.orNone(quietMonths);
+        quietMonths = Bounds.list("quietMonths", Bounds.orNone(quietMonths), 0, 12);
         for (int month : quietMonths) {
             Bounds.within("quietMonths", month, 1, 12);
         }
