@@ -13,7 +13,9 @@ import java.net.http.HttpResponse;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -33,6 +35,9 @@ public class OperatingTest {
     private final CookieManager cookies = new CookieManager();
     private final HttpClient client =
             HttpClient.newBuilder().cookieHandler(cookies).build();
+    /** What it is started with besides folder and ports. */
+    private final Map<String, String> environment = new HashMap<>();
+
     private Path folder;
     private Path data;
     private Process running;
@@ -55,11 +60,20 @@ public class OperatingTest {
         }
     }
 
+    /** What the document says between two lines, both included, without its indentation. */
+    private static String documented(String first, String last) throws IOException {
+        String text = Files.readString(Path.of("../docs/operating.md"));
+        int from = text.indexOf("    " + first + "\n");
+        return text.substring(from, text.indexOf("\n    " + last + "\n", from) + last.length() + 6)
+                .stripIndent();
+    }
+
     private ProcessBuilder builder(Path in, String command) {
         ProcessBuilder builder = new ProcessBuilder("bash", "-c", command).directory(in.toFile());
         builder.environment().put("SPAREN_DATA", data.toString());
         builder.environment().put("SPAREN_PORT", String.valueOf(port));
         builder.environment().put("SPAREN_DB_PORT", String.valueOf(databasePort));
+        builder.environment().putAll(environment);
         return builder.redirectErrorStream(true);
     }
 
@@ -182,6 +196,56 @@ public class OperatingTest {
                                 HttpResponse.BodyHandlers.ofString())
                         .statusCode(),
                 401);
+    }
+
+    /** Behind the proxy of the document: cookies are Secure, and the trail has the address of who asked, not the proxy's. */
+    @Test(dependsOnMethods = "anOrganisationRunsIt")
+    public void behindAProxyWithTls() throws Exception {
+        running.destroy();
+        Patience.until("it stops", () -> !running.isAlive());
+        environment.put("SPAREN_BEHIND_PROXY", "yes");
+        environment.put("SPAREN_URL", "https://sparen.example");
+        start("proxied");
+        int tls = TestDatabase.freePort();
+        shell(
+                folder,
+                "openssl req -x509 -newkey rsa:2048 -nodes -subj /CN=sparen.example -days 1 -keyout privkey.pem"
+                        + " -out fullchain.pem");
+        Path configuration = folder.resolve("nginx.conf");
+        String server = documented("server {", "}")
+                .replace("listen 443", "listen 127.0.0.1:" + tls)
+                .replace("/etc/ssl/sparen", folder.toString())
+                .replace("8350", String.valueOf(port));
+        Files.writeString(
+                configuration,
+                "error_log stderr; pid nginx.pid; events {} http { access_log off; client_body_temp_path body;"
+                        + " proxy_temp_path proxy; fastcgi_temp_path fastcgi; uwsgi_temp_path uwsgi; scgi_temp_path scgi;\n"
+                        + server + "\n}");
+        shell(folder, "nginx -p . -c nginx.conf");
+        try {
+            String curl = "curl -sik --resolve sparen.example:" + tls + ":127.0.0.1 -b jar -c jar";
+            String address = " https://sparen.example:" + tls;
+            String token = " -H \"X-XSRF-TOKEN: $(awk '/XSRF/{print $7}' jar)\"";
+            shell(folder, curl + address + "/api/session");
+            String body = " -H 'Content-Type: application/json' -H 'X-Forwarded-For: 203.0.113.9' -d '"
+                    + named("runa").put("password", PASSWORD) + "'";
+            String signedIn = shell(folder, curl + token + body + address + "/api/session");
+            assertTrue(signedIn.matches("(?si).*set-cookie: sparen=[^\n]*Secure.*"), signedIn);
+            String trail = shell(folder, curl + address + "/api/audit?size=1");
+            assertTrue(trail.contains("203.0.113.9"), trail);
+            assertTrue(shell(folder, curl + address + "/actuator/prometheus").contains("403"), "not for everybody");
+        } finally {
+            shell(folder, "nginx -p . -c nginx.conf -s stop");
+        }
+    }
+
+    /** The unit of the document is one that systemd understands. */
+    @Test
+    public void systemdUnderstandsTheUnit() throws IOException {
+        String unit = documented("[Unit]", "WantedBy=multi-user.target")
+                .replace("/opt/sparen", folder.resolve("sparen").toString());
+        Files.writeString(folder.resolve("sparen.service"), unit);
+        shell(folder, "systemd-analyze verify ./sparen.service");
     }
 
     private boolean answers(String path) {
