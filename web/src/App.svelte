@@ -16,6 +16,7 @@
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
     '/site/:site/bench': wrap({ asyncComponent: () => import('./bench/BenchPage.svelte') }),
     '/site/:site/season/:part?': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
+    '/site/:site/handover': wrap({ asyncComponent: () => import('./handover/HandoverPage.svelte') }),
     '*': NotFound,
   };
 

@@ -17,7 +17,7 @@
     /** Site whose places are offered in the rail; none on the list of sites. */
     site?: string;
     /** Which place this is. */
-    place?: 'sites' | 'plan' | 'bench' | 'season' | 'account' | 'accounts';
+    place?: 'sites' | 'plan' | 'bench' | 'season' | 'handover' | 'account' | 'accounts';
     /** Beside the title: revision, saving. */
     header?: Snippet;
     children: Snippet;
@@ -33,6 +33,7 @@
           { key: 'plan', name: 'Plan', letter: 'p', address: `/site/${site}/plan` },
           { key: 'bench', name: 'Bench', letter: 'b', address: `/site/${site}/bench` },
           { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
+          { key: 'handover', name: 'Handover', letter: 'h', address: `/site/${site}/handover` },
         ]
       : session.administers
         ? [{ key: 'accounts', name: 'People', letter: 'a', address: '/accounts' }]
@@ -96,14 +97,19 @@
     <div
       class="ml-auto flex items-center px-1 max-[374px]:px-0 md:gap-1 md:px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3"
     >
-      <button class="min-h-11 px-2 text-left text-sm max-[374px]:px-1" onclick={() => theme.toggle()}>
+      <button
+        class="min-h-11 px-2 text-left text-sm max-[374px]:px-1 {site ? 'max-md:hidden' : ''}"
+        onclick={() => theme.toggle()}
+      >
         {theme.dark ? 'Light' : 'Dark'}<span class="max-md:sr-only">&nbsp;ground</span>
       </button>
       <button class="hidden min-h-11 px-2 text-left text-sm md:block" onclick={() => (helping = true)}>
         Shortcuts
       </button>
       <button
-        class="min-h-11 px-2 text-left text-sm whitespace-nowrap max-[374px]:px-1"
+        class="min-h-11 px-2 text-left text-sm whitespace-nowrap max-[374px]:px-1 {site
+          ? 'max-md:hidden'
+          : ''}"
         onclick={() => session.signOut()}>Sign out</button
       >
       {#if session.person}

@@ -5,7 +5,7 @@
   let dialog = $state<HTMLDialogElement>();
 
   const keys = [
-    ['g then s, p, b, e', 'go to Sites, Plan, Bench, Season'],
+    ['g then s, p, b, e, h', 'go to Sites, Plan, Bench, Season, Handover'],
     ['/', 'search the sites'],
     ['↑ ↓', 'step the number in focus; with Shift a bigger step'],
     ['Enter', 'type the number; Enter again takes it, Esc leaves it'],

@@ -1,6 +1,5 @@
 package sparen.study;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
@@ -29,15 +28,13 @@ import sparen.site.Load;
  */
 public final class Absence {
     /** Below this much of what it wanted a load is not counted as cut (J): one watt-hour. */
-    private static final double CUT_JOULES = 3600;
+    static final double CUT_JOULES = 3600;
     /** Settings are tried on so many of the weathers that cut, the worst first; the best then on all. */
     private static final int TRIED_ON = 8;
     /** A setting that helps by less than this (fraction) is not told; judgement, no source. */
     private static final double LEAST_GAIN = 0.01;
     /** So many weathers are drawn. */
     private static final int MOST_COURSES = 100;
-    /** Standard normal quantile of a 90 % interval. */
-    private static final double Z = 1.645;
 
     private final Question question;
     private final LongFunction<Scenario> scenarios;
@@ -65,17 +62,6 @@ public final class Absence {
             Bounds.within("loadSpread", loadSpread, 0, 0.5);
         }
     }
-
-    /**
-     * How it goes for a critical load.
-     *
-     * @param load its id
-     * @param cuts in how many weathers it was cut
-     * @param low end of the 90 % interval of the chance (fraction), Wilson's
-     * @param high other end
-     * @param meanUnservedJoules not served where it was cut (J)
-     */
-    public record Chance(String load, int cuts, double low, double high, double meanUnservedJoules) {}
 
     /**
      * One setting that was tried.
@@ -187,7 +173,7 @@ public final class Absence {
                 mean(base),
                 plan.site().loads().stream()
                         .filter(Load::critical)
-                        .map(load -> chance(load.id(), base))
+                        .map(load -> Chance.of(load.id(), base))
                         .toList(),
                 base.stream().mapToDouble(Outcome::lowest).sorted().toArray(),
                 base.stream().limit(MOST_COURSES).map(Outcome::course).toList(),
@@ -298,29 +284,5 @@ public final class Absence {
 
     private static double mean(List<Outcome> outcomes) {
         return outcomes.stream().mapToDouble(Outcome::sum).average().orElse(0);
-    }
-
-    private Chance chance(String load, List<Outcome> outcomes) {
-        List<Double> cut = new ArrayList<>();
-        outcomes.stream()
-                .map(one -> one.unserved().get(load))
-                .filter(joules -> joules > CUT_JOULES)
-                .forEach(cut::add);
-        double[] interval = wilson(cut.size(), outcomes.size());
-        return new Chance(
-                load,
-                cut.size(),
-                interval[0],
-                interval[1],
-                cut.stream().mapToDouble(Double::doubleValue).average().orElse(0));
-    }
-
-    /** Wilson, E. B., Probable inference, the law of succession, and statistical inference, JASA 22 (1927): the score interval. */
-    static double[] wilson(int hits, int of) {
-        double share = (double) hits / of;
-        double z2 = Z * Z / of;
-        double middle = (share + z2 / 2) / (1 + z2);
-        double half = Z / (1 + z2) * Math.sqrt(share * (1 - share) / of + z2 / (4 * of));
-        return new double[] {Math.max(0, middle - half), Math.min(1, middle + half)};
     }
 }

@@ -93,9 +93,9 @@ public class StudyTest {
     public void chancesHaveWilsonsInterval() {
         double z2 = 1.645 * 1.645;
         for (int n : new int[] {4, 40, 400}) {
-            assertEquals(Absence.wilson(0, n)[0], 0, 1e-12);
-            assertEquals(Absence.wilson(0, n)[1], z2 / (n + z2), 1e-12);
-            assertEquals(Absence.wilson(n, n)[0], 1 - z2 / (n + z2), 1e-12);
+            assertEquals(Chance.wilson(0, n)[0], 0, 1e-12);
+            assertEquals(Chance.wilson(0, n)[1], z2 / (n + z2), 1e-12);
+            assertEquals(Chance.wilson(n, n)[0], 1 - z2 / (n + z2), 1e-12);
         }
     }
 

@@ -24,11 +24,6 @@ public class AroundTheHouseTest extends BrowserTest {
     private static final String PLAN = "/site/hallgrund/plan";
     private static final String SEASON = "/site/hallgrund/season";
 
-    private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
     private static Locator heading(Page page) {
         return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
     }
@@ -83,9 +78,9 @@ public class AroundTheHouseTest extends BrowserTest {
     @Test
     public void theGroundStaysAsChosen() {
         Page page = at("/", "odd");
-        button(page, "Dark ground").click();
+        exactButton(page, "Dark ground").click();
         page.reload();
-        assertThat(button(page, "Light ground")).isVisible();
+        assertThat(exactButton(page, "Light ground")).isVisible();
         assertEquals(page.evaluate("getComputedStyle(document.documentElement).colorScheme"), "dark");
     }
 
@@ -188,7 +183,7 @@ public class AroundTheHouseTest extends BrowserTest {
         page.reload();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("The database does not answer");
         page.unroute(LIST);
-        button(page, "Try again").click();
+        exactButton(page, "Try again").click();
         assertThat(page.getByRole(AriaRole.LISTITEM)).hasCount(3);
     }
 
@@ -210,7 +205,7 @@ public class AroundTheHouseTest extends BrowserTest {
         signIn(page, "odd");
         page.navigate(address() + "/#" + PLAN);
         assertThat(heading(page)).hasText("Hällgrund fog-signal relay");
-        button(page, "Sign out").click();
+        exactButton(page, "Sign out").click();
         assertThat(page.getByLabel("Password")).isVisible();
         page.goBack();
         assertThat(page.getByLabel("Password")).isVisible();

@@ -15,10 +15,6 @@ import org.testng.annotations.Test;
 
 /** What is done with a bench supply and a watch, done in the browser. */
 public class BenchJourneyTest extends BrowserTest {
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     private static Locator knob(Page page, String name) {
         return page.getByRole(
                 AriaRole.SPINBUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));

@@ -17,10 +17,6 @@ import org.testng.annotations.Test;
 
 /** Devices that carry a program, one change for many sites, what the list tells, and a site with twenty outputs. */
 public class DevicesAndManyTest extends BrowserTest {
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     /** The numbers as the device wants them; what it cannot hold is a finding; taken out and it is gone again. */
     @Test
     public void fitsADeviceAndSeesItsSettings() {

@@ -16,10 +16,6 @@ import org.testng.annotations.Test;
 
 /** Whole jobs of a technician, from a new site to a season, with nothing but what is on the screen. */
 public class JobsTest extends BrowserTest {
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     private static Locator link(Page page, String name) {
         return page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName(Pattern.compile("^" + name)));
     }

@@ -22,11 +22,6 @@ public class KeyboardTest extends BrowserTest {
     /** The colour of the ring on the light ground. */
     private static final int RING = 0x0b57a4;
 
-    private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
     private static Locator heading(Page page) {
         return page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1));
     }
@@ -62,7 +57,7 @@ public class KeyboardTest extends BrowserTest {
     public void theContentIsOneKeyAway() {
         Page page = at(PLAN, "odd");
         page.keyboard().press("Tab");
-        assertThat(button(page, "Skip to the content")).isFocused();
+        assertThat(exactButton(page, "Skip to the content")).isFocused();
         page.keyboard().press("Enter");
         page.keyboard().press("Tab");
         assertThat(page.getByRole(AriaRole.MAIN).locator(":focus")).hasCount(1);
@@ -74,14 +69,14 @@ public class KeyboardTest extends BrowserTest {
         page.keyboard().type("gs");
         assertThat(heading(page)).hasText("Sites");
         assertThat(heading(page)).isFocused();
-        button(page, "Shortcuts").click();
+        exactButton(page, "Shortcuts").click();
         page.getByLabel("Letters pressed alone go places").uncheck();
-        button(page, "Close").click();
+        exactButton(page, "Close").click();
         page.keyboard().type("/?");
         assertThat(page.getByRole(AriaRole.DIALOG)).hasCount(0);
         assertThat(page.getByLabel("Search")).not().isFocused();
         page.reload();
-        button(page, "Shortcuts").click();
+        exactButton(page, "Shortcuts").click();
         assertThat(page.getByLabel("Letters pressed alone go places")).not().isChecked();
         page.getByLabel("Letters pressed alone go places").check();
         assertAccessible(page);
@@ -142,9 +137,9 @@ public class KeyboardTest extends BrowserTest {
                 .click();
         page.getByLabel("name of Marker light").fill(" ");
         page.keyboard().press("Tab");
-        Locator stops = button(page, "1 field stops saving");
+        Locator stops = exactButton(page, "1 field stops saving");
         assertThat(stops).isVisible();
-        assertThat(button(page, "Save revision")).isDisabled();
+        assertThat(exactButton(page, "Save revision")).isDisabled();
         page.getByText("Devices", new Page.GetByTextOptions().setExact(true)).click();
         stops.click();
         assertThat(page.getByText("As it stands this cannot be saved")
@@ -181,11 +176,11 @@ public class KeyboardTest extends BrowserTest {
                         .setStatus(409)
                         .setContentType("application/problem+json")
                         .setBody("{\"title\":\"Conflict\",\"status\":409,\"detail\":\"not now\"}")));
-        button(page, "Make the copy").click();
+        exactButton(page, "Make the copy").click();
         assertThat(page.getByRole(AriaRole.ALERT)).isVisible();
         assertThat(name).hasValue("Hällgrund, summer");
         page.unroute("**/copies");
-        button(page, "Make the copy").click();
+        exactButton(page, "Make the copy").click();
         assertThat(page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hällgrund, summer")))
                 .isVisible();
     }

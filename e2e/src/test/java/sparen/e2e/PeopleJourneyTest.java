@@ -15,21 +15,12 @@ import org.testng.annotations.Test;
 
 /** People come, are given sites, and go: an administrator at one screen, who comes at another. */
 public class PeopleJourneyTest extends BrowserTest {
-    private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private static Locator says(Page page, String words) {
-        return page.getByText(words).first();
-    }
-
     /** Makes an account at an administrator's screen and follows its link at another. */
     private Page welcomed(Page signe) {
-        button(signe, "New account").click();
+        exactButton(signe, "New account").click();
         signe.getByLabel("Full name").fill("Runa Skjelvik");
         signe.getByLabel("Signs in as").fill("runa");
-        button(signe, "Make it").click();
+        exactButton(signe, "Make it").click();
         String link = signe.getByText("/#/welcome/").textContent().strip();
         Page runa = window();
         runa.navigate(link);
@@ -44,18 +35,18 @@ public class PeopleJourneyTest extends BrowserTest {
         Page runa = welcomed(signe);
         assertAccessible(runa);
         runa.getByLabel("New password").fill("password1234");
-        button(runa, "Set it and sign in").click();
+        exactButton(runa, "Set it and sign in").click();
         assertThat(runa.getByRole(AriaRole.ALERT)).containsText("is common");
         runa.getByLabel("New password").fill("tern lantern gravel sleet");
-        button(runa, "Set it and sign in").click();
+        exactButton(runa, "Set it and sign in").click();
         assertThat(says(runa, "Kvarnö seed bank")).isVisible();
         assertThat(runa.getByLabel("Your account: Runa Skjelvik")).isVisible();
-        button(signe, "Done").click();
+        exactButton(signe, "Done").click();
         signe.getByLabel("More for Runa Skjelvik").click();
-        button(signe, "Disable").click();
+        exactButton(signe, "Disable").click();
         assertThat(says(signe, "Runa Skjelvik is disabled, and signed out.")).isVisible();
         runa.reload();
-        assertThat(button(runa, "Sign in")).isVisible();
+        assertThat(exactButton(runa, "Sign in")).isVisible();
         signe.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("What was done"))
                 .click();
         assertThat(says(signe, "account changed")).isVisible();
@@ -66,21 +57,21 @@ public class PeopleJourneyTest extends BrowserTest {
     @Test
     public void aCrewKeepsASiteForItsPeople() {
         Page signe = at("/accounts/crews", "signe");
-        button(signe, "New crew").click();
+        exactButton(signe, "New crew").click();
         signe.getByLabel("Name of the crew").fill("North");
         signe.getByLabel("Liv Nordhavn in this crew").selectOption("sees");
         signe.getByLabel("Kvarnö seed bank").check();
         assertAccessible(signe);
-        button(signe, "Save the crew").click();
+        exactButton(signe, "Save the crew").click();
         assertThat(says(signe, "Liv Nordhavn (sees)")).isVisible();
         Page odd = at("/", "odd");
         assertThat(says(odd, "Hällgrund fog-signal relay")).isVisible();
         assertThat(odd.getByText("Kvarnö seed bank")).hasCount(0);
         Page liv = at("/site/kvarno/plan", "liv");
         assertThat(says(liv, "Revision 1")).isVisible();
-        assertThat(button(liv, "Save revision")).hasCount(0);
-        button(signe, "Dissolve North").click();
-        button(signe, "Dissolve it").click();
+        assertThat(exactButton(liv, "Save revision")).hasCount(0);
+        exactButton(signe, "Dissolve North").click();
+        exactButton(signe, "Dissolve it").click();
         odd.reload();
         assertThat(says(odd, "Kvarnö seed bank")).isVisible();
     }
@@ -110,33 +101,33 @@ public class PeopleJourneyTest extends BrowserTest {
         assertEquals(
                 code("GEZDGNBVGY3TQOJQGEZDGNBVGY3TQOJQ", Instant.ofEpochSecond(59)), "287082", "RFC 6238, appendix B");
         Page liv = at("/account", "liv");
-        button(liv, "Set one up").click();
+        exactButton(liv, "Set one up").click();
         Locator region = liv.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Second factor"));
         assertAccessible(liv);
         String secret = region.locator("p.font-mono").textContent().strip();
         region.getByLabel("The 6 digits").fill(code(secret, Instant.now()));
-        button(liv, "Confirm").click();
+        exactButton(liv, "Confirm").click();
         assertThat(says(liv, "At each sign-in you are asked")).isVisible();
         assertThat(says(liv, "10 recovery codes are left")).isVisible();
         String written = region.locator("p.font-mono").textContent().strip().split("\\s+")[0];
         assertAccessible(liv);
-        button(liv, "Done").click();
+        exactButton(liv, "Done").click();
         Page again = window();
         again.navigate(address() + "/");
         again.getByLabel("Name").fill("liv");
         again.getByLabel("Password").fill("havorn-demo");
-        button(again, "Sign in").click();
+        exactButton(again, "Sign in").click();
         again.getByLabel("Code of your authenticator")
                 .fill(code(secret, Instant.now().plus(Duration.ofSeconds(30))));
-        button(again, "Sign in").click();
+        exactButton(again, "Sign in").click();
         assertThat(says(again, "Kvarnö seed bank")).isVisible();
         Page lost = window();
         lost.navigate(address() + "/");
         lost.getByLabel("Name").fill("liv");
         lost.getByLabel("Password").fill("havorn-demo");
-        button(lost, "Sign in").click();
+        exactButton(lost, "Sign in").click();
         lost.getByLabel("or a recovery code").fill(written);
-        button(lost, "Sign in").click();
+        exactButton(lost, "Sign in").click();
         assertThat(says(lost, "Kvarnö seed bank")).isVisible();
         liv.reload();
         assertThat(says(liv, "9 recovery codes are left")).isVisible();
@@ -149,7 +140,7 @@ public class PeopleJourneyTest extends BrowserTest {
             assertThat(elsewhere).hasCount(open - 1);
         }
         again.reload();
-        assertThat(button(again, "Sign in")).isVisible();
+        assertThat(exactButton(again, "Sign in")).isVisible();
     }
 
     /** A token is shown once, found in the list, and withdrawn. */
@@ -157,12 +148,12 @@ public class PeopleJourneyTest extends BrowserTest {
     public void aTokenIsMadeOnAPhoneAndWithdrawn() {
         Page phone = phoneAt("/account", "liv");
         phone.getByLabel("Name of a new one").fill("report");
-        button(phone, "Make it").click();
+        exactButton(phone, "Make it").click();
         assertThat(phone.getByText("sparen_")).isVisible();
         assertNoSidewaysScroll(phone);
-        button(phone, "Done").click();
+        exactButton(phone, "Done").click();
         assertThat(phone.getByText("sparen_")).hasCount(0);
-        button(phone, "Withdraw report").click();
+        exactButton(phone, "Withdraw report").click();
         assertThat(says(phone, "None yet.")).isVisible();
         phone.navigate(address() + "/#/accounts");
         assertThat(says(phone, "Only an administrator")).isVisible();

@@ -32,10 +32,6 @@ public class PlanJourneyTest extends BrowserTest {
         return chip(page, "Transmitter load disconnect", "LVD");
     }
 
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     private static void save(Page page) {
         button(page, "Save revision").click();
         assertThat(page.locator("header")).containsText(": saved");

@@ -23,10 +23,6 @@ public class PlanPartsTest extends BrowserTest {
     private static final String PLAN = "/site/hallgrund/plan";
     private static final String LVD = "program/outputs/transmitter-disconnect/protection/lvdVolts";
 
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     private static Locator tab(Page page, String name) {
         return page.getByRole(AriaRole.NAVIGATION, new Page.GetByRoleOptions().setName("Parts of the plan"))
                 .getByText(name);

@@ -21,10 +21,6 @@ import org.testng.annotations.Test;
 public class SeasonJourneyTest extends BrowserTest {
     private static final int YEAR = 365 * 86_400;
 
-    private static Locator button(Page page, String name) {
-        return page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(name));
-    }
-
     private static Locator undo(Page page) {
         return page.getByRole(
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true));

@@ -7,12 +7,15 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.context.event.EventListener;
 import org.springframework.dao.DataAccessException;
 import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Service;
+import sparen.app.handover.DeviceRead;
+import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanSaved;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.UnreadablePlan;
@@ -42,10 +45,18 @@ class Summaries implements Chore {
     private final SummaryMapper mapper;
     private final PlanService plans;
     private final ProfileService profiles;
+    private final DeviceReadings readings;
     private final JsonMapper json;
     private final Clock clock;
 
-    Summaries(SummaryMapper mapper, PlanService plans, ProfileService profiles, JsonMapper json, Clock clock) {
+    Summaries(
+            SummaryMapper mapper,
+            PlanService plans,
+            ProfileService profiles,
+            DeviceReadings readings,
+            JsonMapper json,
+            Clock clock) {
+        this.readings = readings;
         this.mapper = mapper;
         this.plans = plans;
         this.profiles = profiles;
@@ -94,6 +105,12 @@ class Summaries implements Chore {
     @EventListener
     void onProfile(ProfileTaken taken) {
         keep(taken.siteId());
+    }
+
+    /** What a device holds counts in whether it drifted. */
+    @EventListener
+    void onDeviceRead(DeviceRead read) {
+        keep(read.siteId());
     }
 
     private void keep(String siteId) {
@@ -145,7 +162,9 @@ class Summaries implements Chore {
                         .filter(Finding::isOpen)
                         .collect(Collectors.groupingBy(Finding::severity, Collectors.counting())),
                 plan.program().unsent().size(),
-                plan.program().drifted().size());
+                (int) Stream.concat(plan.program().drifted().stream(), readings.drifted(siteId, plan).stream())
+                        .distinct()
+                        .count());
     }
 
     /** A part of the list, as somebody sees it. */

@@ -1,0 +1,128 @@
+package sparen.app.handover;
+
+import java.util.Comparator;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.plan.PlanService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
+import sparen.app.site.SiteService;
+import sparen.app.web.Refusal;
+import sparen.device.FittedDevice;
+import sparen.handover.DeviceComparison;
+import sparen.handover.DeviceReading;
+import sparen.handover.ReadEntry;
+import sparen.program.Plan;
+import sparen.quantity.Bounds;
+
+/** What is in the devices, beside what the newest revision wants there. */
+@RestController
+class HandoverController {
+    private final DeviceReadings readings;
+    private final PlanService plans;
+    private final SiteService sites;
+
+    HandoverController(DeviceReadings readings, PlanService plans, SiteService sites) {
+        this.readings = readings;
+        this.plans = plans;
+        this.sites = sites;
+    }
+
+    /**
+     * A device and what stands in it.
+     *
+     * @param profile what kind of device it is
+     * @param saving how its settings are saved
+     * @param showing how one sees that they are
+     * @param first when it was first read: as it was found; absent before anybody looked
+     * @param entries of its menu, in their order
+     */
+    record DeviceHeld(
+            String id,
+            String name,
+            String profile,
+            String saving,
+            String showing,
+            Optional<DeviceReading> first,
+            int readings,
+            List<ReadEntry> entries) {}
+
+    /**
+     * The devices of a site.
+     *
+     * @param revision what is planned: the newest
+     */
+    record Handover(int revision, List<DeviceHeld> devices) {}
+
+    /**
+     * What somebody has read off a device.
+     *
+     * @param id made by who asks: asked twice it is kept once
+     * @param values what stands there as the device has it, by the places of entries; what was not looked at is left out
+     */
+    record NewReading(UUID id, Map<String, String> values) {
+        NewReading {
+            Bounds.present("id", id);
+            Bounds.present("values", values);
+        }
+    }
+
+    @GetMapping("/api/sites/{siteId}/handover")
+    @Allowed(Role.OBSERVER)
+    Handover handover(@PathVariable String siteId) {
+        sites.mustExist(siteId);
+        PlanService.Loaded latest = plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
+        Map<String, List<DeviceReading>> all = readings.of(siteId);
+        return new Handover(
+                latest.revision().number(),
+                latest.plan().program().devices().stream()
+                        .map(device -> held(latest.plan(), device, all.getOrDefault(device.id(), List.of())))
+                        .toList());
+    }
+
+    private static DeviceHeld held(Plan plan, FittedDevice device, List<DeviceReading> readings) {
+        return new DeviceHeld(
+                device.id(),
+                device.name(),
+                device.profile().name(),
+                device.profile().saving(),
+                device.profile().showing(),
+                readings.stream().findFirst(),
+                readings.size(),
+                DeviceComparison.of(plan, device, readings));
+    }
+
+    /** Keeps what was read off a device; refused whole where one entry cannot be. */
+    @PostMapping("/api/sites/{siteId}/devices/{device}/readings")
+    @Allowed(Role.TECHNICIAN)
+    @ResponseStatus(HttpStatus.CREATED)
+    Handover keep(
+            @PathVariable String siteId,
+            @PathVariable String device,
+            @RequestBody NewReading reading,
+            Authentication who) {
+        sites.mustExist(siteId);
+        readings.keep(siteId, device, reading.id(), reading.values(), who.getName());
+        return handover(siteId);
+    }
+
+    /** All readings of a device, the newest first. */
+    @GetMapping("/api/sites/{siteId}/devices/{device}/readings")
+    @Allowed(Role.OBSERVER)
+    List<DeviceReading> readings(@PathVariable String siteId, @PathVariable String device) {
+        sites.mustExist(siteId);
+        return readings.of(siteId).getOrDefault(device, List.of()).stream()
+                .sorted(Comparator.comparing(DeviceReading::at).reversed())
+                .toList();
+    }
+}

@@ -1,0 +1,60 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.SelectOption;
+import org.testng.annotations.Test;
+
+/** What stands in the devices: read off at the cabinet with a phone, compared, and told where it is not as planned. */
+public class HandoverJourneyTest extends BrowserTest {
+    private static Locator entry(Page page, String label) {
+        return page.getByLabel(label + " of Shed box, Barn controller", new Page.GetByLabelOptions().setExact(true));
+    }
+
+    @Test
+    public void aDeviceIsReadOffAndOneValueWasMisread() {
+        Page desk = at("/site/kvarno/handover", "liv");
+        assertThat(says(desk, "No device is fitted")).isVisible();
+        desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fit one in the plan"))
+                .click();
+        button(desk, "Fit a device").click();
+        desk.getByLabel("kind of device").selectOption(new SelectOption().setLabel("Two-level charge controller"));
+        desk.getByLabel("what the crew calls it").fill("Shed box");
+        desk.getByLabel("charger whose setpoints it holds").selectOption(new SelectOption().setIndex(1));
+        button(desk, "Fit it").click();
+        button(desk, "Save revision").click();
+        assertThat(desk.locator("header")).containsText(": saved");
+
+        Page phone = phoneAt("/site/kvarno/handover", "liv");
+        assertThat(phone.getByText("No device has been read yet.")).isVisible();
+        button(phone, "Read Shed box").click();
+        entry(phone, "end of charge").fill("144");
+        entry(phone, "end of charge").press("Enter");
+        assertThat(entry(phone, "boost time")).isFocused();
+        button(phone, "same as planned: boost time").click();
+        // The phone is put away in between: what was typed is still there.
+        phone.reload();
+        assertThat(entry(phone, "end of charge")).hasValue("144");
+        button(phone, "Keep 2 of 7").click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("144 V cannot stand at");
+        assertAccessible(phone);
+        assertNoSidewaysScroll(phone);
+        entry(phone, "end of charge").fill("14,2");
+        button(phone, "Keep 2 of 7").click();
+        assertThat(phone.getByText("1 entry is not as planned, 5 not read, of 7 entries."))
+                .isVisible();
+        assertThat(phone.getByText("holds 14.2 V")).isVisible();
+        assertAccessible(phone);
+
+        desk.navigate(address() + "/");
+        assertThat(desk.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Kvarnö")))
+                .containsText("drifted");
+        Page odd = at("/site/kvarno/handover", "odd");
+        assertThat(odd.getByText("holds 14.2 V")).isVisible();
+        assertThat(button(odd, "Read Shed box")).hasCount(0);
+        assertAccessible(odd);
+    }
+}

@@ -1,0 +1,182 @@
+<script lang="ts">
+  import type { DeviceHeld, ReadEntry } from '../lib/api/api';
+  import { day } from '../lib/sentence/quantity';
+  import Action from '../lib/shell/Action.svelte';
+  import { FIELD } from '../lib/shell/fieldLook';
+  import Said from '../lib/shell/Said.svelte';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import { DeviceRound, type Held } from './held.svelte';
+
+  /** The menu of a device: what is to stand there, large, and what does; in turn it is read off and typed in. */
+  interface Props {
+    held: Held;
+    device: DeviceHeld;
+    /** What a part is called, by its id. */
+    name: (id: string) => string;
+    readonly: boolean;
+    zone: string;
+  }
+  let { held, device, name, readonly, zone }: Props = $props();
+
+  // A device keeps its place on the page as long as it is the same one.
+  // svelte-ignore state_referenced_locally
+  const round = new DeviceRound(held, device.id);
+  let reading = $state(round.count > 0);
+  let all = $state(false);
+  const calm = $derived(device.entries.filter((entry) => entry.agreement === 'SAME').length);
+  const shown = $derived(
+    reading || all ? device.entries : device.entries.filter((entry) => entry.agreement !== 'SAME'),
+  );
+  const hasMenu = $derived(device.entries.some((entry) => entry.menu));
+  const columns = $derived(
+    hasMenu
+      ? 'md:grid-cols-[3.5rem_minmax(0,20rem)_8rem_minmax(0,1fr)]'
+      : 'md:grid-cols-[minmax(0,20rem)_8rem_minmax(0,1fr)]',
+  );
+  const unit = (entry: ReadEntry, value: string) => `${value} ${entry.unit}`.trim();
+
+  function begins(i: number) {
+    const entry = shown[i];
+    return entry && entry.at !== device.id && entry.at !== shown[i - 1]?.at ? name(entry.at) : '';
+  }
+
+  async function save(event: SubmitEvent) {
+    event.preventDefault();
+    if (await round.keep()) reading = false;
+  }
+
+  /** Enter goes to the next entry, as in the menu of the device. */
+  function next(event: KeyboardEvent) {
+    if (event.key !== 'Enter') return;
+    event.preventDefault();
+    const form = (event.currentTarget as HTMLElement).closest('form');
+    const fields = [...(form?.querySelectorAll<HTMLElement>('[data-read]') ?? [])];
+    fields[fields.indexOf(event.currentTarget as HTMLElement) + 1]?.focus();
+  }
+</script>
+
+{#snippet standing(entry: ReadEntry)}
+  {#if entry.agreement === 'DRIFTED' && entry.read && entry.since}
+    <SeverityMark severity="CAUTION" brief />
+    <b>holds <span class="number">{unit(entry, entry.read)}</span></b>, since {day(entry.since, zone)}
+  {:else if entry.agreement === 'TO_ENTER' && entry.read && entry.readAt}
+    <b>to enter</b>: held <span class="number">{unit(entry, entry.read)}</span> on {day(entry.readAt, zone)}
+  {:else if entry.agreement === 'UNREAD'}
+    <span class="text-soft">not read</span>
+  {:else if entry.readAt}
+    <span class="text-soft">so on {day(entry.readAt, zone)}</span>
+  {/if}
+{/snippet}
+
+<section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="held-{device.id}">
+  <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
+    <h2 id="held-{device.id}">{device.name}</h2>
+    <p class="grow text-soft">
+      {device.profile}{device.first
+        ? `; as found on ${day(device.first.at, zone)} by ${device.first.by}${device.readings > 1 ? `, read ${device.readings} times` : ''}`
+        : ''}
+    </p>
+    {#if !readonly && !reading}
+      <Action onclick={() => (reading = true)}>Read {device.name}</Action>
+    {/if}
+  </div>
+  {#if reading}
+    <p class="mt-2 text-soft">
+      Type what the device shows, not what it should. What you do not look at stays empty.
+    </p>
+  {/if}
+  <form onsubmit={save} novalidate>
+    <p class="mt-3 grid gap-x-4 py-1 text-sm text-soft max-md:hidden {columns}" aria-hidden="true">
+      {#if hasMenu}<span>menu</span>{/if}
+      <span>entry</span>
+      <span class="text-right">as planned</span>
+      <span>{reading ? 'it shows' : 'when it was read'}</span>
+    </p>
+    <ul class="max-md:mt-3">
+      {#each shown as entry, i (entry.place)}
+        {@const part = begins(i)}
+        {@const wrong = round.refusal(entry.place)}
+        {@const label = `${entry.label} of ${device.name}${part || entry.at !== device.id ? `, ${name(entry.at)}` : ''}`}
+        {#if part}<li class="pt-4 pb-1 font-bold">{part}</li>{/if}
+        <li
+          class="grid min-h-12 grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t border-rule py-1 {columns}"
+        >
+          {#if hasMenu}<span class="number text-soft max-md:hidden">{entry.menu ?? ''}</span>{/if}
+          <span
+            ><span class="number text-soft md:hidden">{entry.menu ? `${entry.menu} ` : ''}</span
+            >{entry.label}</span
+          >
+          <span class="number text-right text-lg font-bold"
+            >{entry.planned === '' ? '–' : unit(entry, entry.planned)}</span
+          >
+          <div class="flex flex-wrap items-center gap-2 max-md:col-span-2">
+            {#if reading}
+              {#if entry.choices.length > 0}
+                <select
+                  class="{FIELD} w-40"
+                  data-read
+                  aria-label={label}
+                  aria-invalid={wrong ? 'true' : undefined}
+                  value={round.said[entry.place] ?? ''}
+                  onkeydown={next}
+                  onchange={(event) => round.say(entry.place, event.currentTarget.value)}
+                >
+                  <option value="">not read</option>
+                  {#each entry.choices as choice (choice)}<option value={choice}>{choice}</option>{/each}
+                </select>
+              {:else}
+                <input
+                  class="{FIELD} number w-40"
+                  data-read
+                  inputmode={entry.unit ? 'decimal' : 'text'}
+                  autocomplete="off"
+                  aria-label={label}
+                  aria-invalid={wrong ? 'true' : undefined}
+                  placeholder="not read"
+                  value={round.said[entry.place] ?? ''}
+                  onkeydown={next}
+                  oninput={(event) => round.say(entry.place, event.currentTarget.value)}
+                />
+              {/if}
+              {#if entry.planned !== ''}
+                <button
+                  type="button"
+                  class="min-h-11 px-2 underline"
+                  aria-label="same as planned: {label}"
+                  onclick={() => round.say(entry.place, entry.planned)}>same</button
+                >
+              {/if}
+              {#if wrong}<p class="basis-full text-danger" role="alert">{wrong}</p>{/if}
+            {:else}
+              <p>{@render standing(entry)}</p>
+            {/if}
+          </div>
+        </li>
+      {/each}
+    </ul>
+    {#if reading}
+      <div class="mt-3 flex flex-wrap items-center gap-4 border-t border-rule pt-3">
+        <Action main type="submit" disabled={round.count === 0 || round.busy}
+          >{round.busy ? 'Keeping it' : `Keep ${round.count} of ${device.entries.length}`}</Action
+        >
+        <Action
+          onclick={() => {
+            round.leave();
+            reading = false;
+          }}>Leave it</Action
+        >
+        {#if round.problem && !device.entries.some((entry) => round.refusal(entry.place))}<Said
+            problem={round.problem}
+          />{/if}
+      </div>
+    {:else if calm > 0}
+      <button
+        type="button"
+        class="no-print mt-2 min-h-11 underline"
+        aria-expanded={all}
+        onclick={() => (all = !all)}
+        >{all ? 'Leave out' : 'Show'} the {calm} that {calm === 1 ? 'stands' : 'stand'} as planned</button
+      >
+    {/if}
+  </form>
+</section>

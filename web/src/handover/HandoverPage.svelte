@@ -1,0 +1,50 @@
+<script lang="ts">
+  import Frame from '../lib/shell/Frame.svelte';
+  import { partName } from '../lib/shell/parts';
+  import { session } from '../lib/shell/session.svelte';
+  import Trouble from '../lib/shell/Trouble.svelte';
+  import { editorOf } from '../plan/planEditor.svelte';
+  import DeviceEntries from './DeviceEntries.svelte';
+  import { Held, verdict } from './held.svelte';
+
+  let { params }: { params: { site: string } } = $props();
+
+  const editor = $derived(editorOf(params.site));
+  const plan = $derived(editor.plan);
+  const held = $derived(new Held(params.site));
+  const devices = $derived(held.now?.devices);
+  const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
+  const name = (id: string) => (plan ? partName(plan, id) : id);
+
+  $effect(() => {
+    void held.load();
+  });
+</script>
+
+<Frame title={plan?.site.name ?? 'Handover'} site={params.site} place="handover">
+  {#snippet header()}
+    {#if held.now}<p class="ml-auto text-soft">
+        revision <span class="number">{held.now.revision}</span>{editor.dirty
+          ? ', without what is not saved'
+          : ''}
+      </p>{/if}
+  {/snippet}
+  {#if held.problem}<Trouble problem={held.problem} retry={() => held.load()} />{/if}
+  {#if !devices}
+    {#if !held.problem}<p class="p-6 text-soft" role="status">Reading the devices</p>{/if}
+  {:else if devices.length === 0}
+    <p class="p-6 text-lg">
+      No device is fitted, so there is nothing to hand over.
+      <a class="underline" href="#/site/{params.site}/plan/devices">Fit one in the plan</a>.
+    </p>
+  {:else}
+    <p class="px-4 py-6 text-3xl leading-9 font-bold md:px-6" role="status">{verdict(devices)}</p>
+    {#each devices as device (device.id)}
+      <DeviceEntries {held} {device} {name} {zone} readonly={!session.mayChangeAt(params.site)} />
+    {/each}
+    <p class="border-t border-rule px-4 py-4 text-sm text-soft md:px-6">
+      A reading says what a display showed; it is no proof that a device acts on it. Work on batteries, arrays
+      and AC circuits follows local code and licensed practice.
+    </p>
+  {/if}
+</Frame>
