@@ -17,6 +17,7 @@
     '/site/:site/bench': wrap({ asyncComponent: () => import('./bench/BenchPage.svelte') }),
     '/site/:site/season/:part?': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
     '/site/:site/handover': wrap({ asyncComponent: () => import('./handover/HandoverPage.svelte') }),
+    '/site/:site/handover/card': wrap({ asyncComponent: () => import('./handover/CardPage.svelte') }),
     '*': NotFound,
   };
 

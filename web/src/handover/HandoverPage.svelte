@@ -23,11 +23,16 @@
 
 <Frame title={plan?.site.name ?? 'Handover'} site={params.site} place="handover">
   {#snippet header()}
-    {#if held.now}<p class="ml-auto text-soft">
-        revision <span class="number">{held.now.revision}</span>{editor.dirty
-          ? ', without what is not saved'
-          : ''}
-      </p>{/if}
+    <div class="ml-auto flex flex-wrap items-center gap-x-5">
+      {#if held.now}<p class="text-soft">
+          revision <span class="number">{held.now.revision}</span>{editor.dirty
+            ? ', without what is not saved'
+            : ''}
+        </p>{/if}
+      <a class="flex min-h-11 items-center underline" href="#/site/{params.site}/handover/card"
+        >Card on the cabinet</a
+      >
+    </div>
   {/snippet}
   {#if held.problem}<Trouble problem={held.problem} retry={() => held.load()} />{/if}
   {#if !devices}

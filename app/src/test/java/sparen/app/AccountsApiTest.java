@@ -241,17 +241,17 @@ public class AccountsApiTest extends OverHttp {
         assertEquals(new Browser().signIn("liv", "havorn-demo").statusCode(), 200);
     }
 
-    /** One sees where one is signed in, ends one of these, and sees nobody else's. */
+    /** One sees where one is signed in, among the hundreds that the other tests leave, ends one of these, and sees nobody else's. */
     @Test
     public void sessionsAreSeenAndEnded() throws Exception {
         Browser liv = signedIn("liv");
         Browser elsewhere = signedIn("liv");
         Browser odd = signedIn("odd");
-        JsonNode other = StreamSupport.stream(
-                        json(elsewhere.get("/api/account/sessions")).spliterator(), false)
-                .filter(session -> session.get("here").asBoolean())
+        HttpResponse<String> seen = elsewhere.get("/api/account/sessions");
+        JsonNode other = StreamSupport.stream(json(seen).spliterator(), false)
+                .filter(session -> session.path("here").asBoolean())
                 .findFirst()
-                .orElseThrow();
+                .orElseThrow(() -> new AssertionError(seen.statusCode() + " " + seen.body()));
         assertEquals(other.get("address").asString(), "127.0.0.1");
         int open = json(liv.get("/api/account/sessions")).size();
         String path = "/api/account/sessions/" + other.get("id").asString();

@@ -2,12 +2,12 @@ package sparen.app.account;
 
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpSession;
+import java.time.Clock;
 import java.time.Instant;
-import java.util.Comparator;
 import java.util.List;
-import java.util.Map;
-import org.springframework.session.FindByIndexNameSessionRepository;
+import java.util.stream.Stream;
 import org.springframework.session.Session;
+import org.springframework.session.SessionRepository;
 import org.springframework.stereotype.Service;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
@@ -19,11 +19,22 @@ class Sessions {
     private static final String ADDRESS = "address";
     private static final String PHONE = "phone";
 
-    private final FindByIndexNameSessionRepository<? extends Session> repository;
+    private static final int MOST = 200;
+
+    private final SessionRepository<? extends Session> repository;
+    private final SessionMapper mapper;
     private final Accounts accounts;
     private final AuditLog audit;
+    private final Clock clock;
 
-    Sessions(FindByIndexNameSessionRepository<? extends Session> repository, Accounts accounts, AuditLog audit) {
+    Sessions(
+            SessionRepository<? extends Session> repository,
+            SessionMapper mapper,
+            Accounts accounts,
+            AuditLog audit,
+            Clock clock) {
+        this.clock = clock;
+        this.mapper = mapper;
         this.repository = repository;
         this.accounts = accounts;
         this.audit = audit;
@@ -51,7 +62,7 @@ class Sessions {
     /** All of an account that go on, the latest used first. */
     List<OpenSession> of(String account, HttpServletRequest request) {
         String mine = request.getSession().getId();
-        return open(account).values().stream()
+        return open(account)
                 .map(session -> new OpenSession(
                         Secrets.hash(session.getId()),
                         session.getCreationTime(),
@@ -59,7 +70,6 @@ class Sessions {
                         session.getAttributeOrDefault(ADDRESS, ""),
                         session.getAttributeOrDefault(PHONE, false),
                         session.getId().equals(mine)))
-                .sorted(Comparator.comparing(OpenSession::lastUsedAt).reversed())
                 .toList();
     }
 
@@ -69,7 +79,8 @@ class Sessions {
      * @throws Refusal when there is none, or no longer
      */
     void end(String account, String id) {
-        String found = open(account).keySet().stream()
+        String found = open(account)
+                .map(Session::getId)
                 .filter(session -> Secrets.hash(session).equals(id))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("The session"));
@@ -77,11 +88,12 @@ class Sessions {
         audit.note(Deed.SIGNED_OUT, "elsewhere");
     }
 
-    private Map<String, ? extends Session> open(String account) {
+    /** One by one: the library's search by name takes a session for several where the database gives its attributes in another order. */
+    private Stream<Session> open(String account) {
         Integer epoch = accounts.find(account).epoch();
-        Map<String, ? extends Session> all = repository.findByPrincipalName(account);
-        all.values()
-                .removeIf(session -> session.isExpired() || !epoch.equals(session.getAttribute(CurrentAccount.EPOCH)));
-        return all;
+        return mapper.of(account, clock.millis(), MOST).stream()
+                .map(repository::findById)
+                .filter(session -> session != null && epoch.equals(session.getAttribute(CurrentAccount.EPOCH)))
+                .map(Session.class::cast);
     }
 }

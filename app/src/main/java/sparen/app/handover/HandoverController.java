@@ -1,5 +1,6 @@
 package sparen.app.handover;
 
+import java.time.Instant;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
@@ -19,6 +20,7 @@ import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.device.FittedDevice;
+import sparen.handover.CabinetCard;
 import sparen.handover.DeviceComparison;
 import sparen.handover.DeviceReading;
 import sparen.handover.ReadEntry;
@@ -80,8 +82,7 @@ class HandoverController {
     @GetMapping("/api/sites/{siteId}/handover")
     @Allowed(Role.OBSERVER)
     Handover handover(@PathVariable String siteId) {
-        sites.mustExist(siteId);
-        PlanService.Loaded latest = plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
+        PlanService.Loaded latest = latest(siteId);
         Map<String, List<DeviceReading>> all = readings.of(siteId);
         return new Handover(
                 latest.revision().number(),
@@ -100,6 +101,31 @@ class HandoverController {
                 readings.stream().findFirst(),
                 readings.size(),
                 DeviceComparison.of(plan, device, readings));
+    }
+
+    /**
+     * What hangs on the cabinet.
+     *
+     * @param revision of which it tells: the newest
+     * @param savedAt when that was saved
+     */
+    record Card(String site, int revision, Instant savedAt, CabinetCard card) {}
+
+    /** The card for who lives with the site: what goes dead at which number, and what comes back by itself. */
+    @GetMapping("/api/sites/{siteId}/card")
+    @Allowed(Role.OBSERVER)
+    Card card(@PathVariable String siteId) {
+        PlanService.Loaded latest = latest(siteId);
+        return new Card(
+                latest.plan().site().name(),
+                latest.revision().number(),
+                latest.revision().savedAt(),
+                CabinetCard.of(latest.plan()));
+    }
+
+    private PlanService.Loaded latest(String siteId) {
+        sites.mustExist(siteId);
+        return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
     }
 
     /** Keeps what was read off a device; refused whole where one entry cannot be. */

@@ -1,0 +1,59 @@
+package sparen.handover;
+
+import static org.testng.Assert.assertEquals;
+
+import java.util.List;
+import java.util.Optional;
+import org.testng.annotations.Test;
+import sparen.handover.CabinetCard.Cut;
+import sparen.program.AcProgram.CutOffLevels;
+import sparen.program.FullSite;
+import sparen.program.Lockout;
+import sparen.program.Mode;
+import sparen.program.Plan;
+import sparen.quantity.Fields;
+
+/**
+ * The kitchen goes at 23.4 V, the radio at 22.8 V, and the inverter with the saw behind it at 21.6 V; they are back at 25.4 V, 25 V and
+ * 24.5 V. That a card tells the first to go first is common practice, no source.
+ */
+public class CabinetCardTest {
+    private static Cut cut(String by, List<String> what, double at, String unit, double back) {
+        return new Cut(by, what, at, unit, Optional.of(back), Optional.empty(), Optional.empty());
+    }
+
+    private static final Cut KITCHEN = cut("kitchen", List.of("kitchen"), 23.4, "V", 25.4);
+    private static final Cut RADIO = cut("radio", List.of("radio"), 22.8, "V", 25);
+    private static final Cut INVERTER = cut("inverter", List.of("saw"), 21.6, "V", 24.5);
+
+    @Test
+    public void theFirstToGoStandsFirst() {
+        CabinetCard card = CabinetCard.of(FullSite.PLAN);
+        assertEquals(card.cuts(), List.of(KITCHEN, RADIO, INVERTER));
+        assertEquals(card.lastToGo(), List.of());
+    }
+
+    /** What is switched off by hand has no level; then nothing takes the critical radio off but the battery. */
+    @Test
+    public void whatNoLevelTakesOffGoesLast() {
+        CabinetCard card = CabinetCard.of(Fields.withAt(FullSite.PLAN, "program/outputs/radio/mode", Mode.OFF));
+        assertEquals(card.cuts(), List.of(KITCHEN, INVERTER));
+        assertEquals(card.lastToGo(), List.of("radio"));
+    }
+
+    @Test
+    public void whatStaysOffSaysSo() {
+        Lockout lockout = new Lockout(3, 900, 2, 60, Lockout.Release.HAND, 0);
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/outputs/radio/lockout", lockout);
+        Cut radio = CabinetCard.of(plan).cuts().get(1);
+        assertEquals(radio.trips(), Optional.of(3));
+        assertEquals(radio.release(), Optional.of(Lockout.Release.HAND));
+    }
+
+    /** An inverter that goes by charge too: 20 % and 35 % stand before all volts. */
+    @Test
+    public void chargeStandsBeforeVolts() {
+        Plan plan = Fields.withAt(FullSite.PLAN, "program/ac/cutOff", new CutOffLevels(0.25, 0.2, 0.35));
+        assertEquals(CabinetCard.of(plan).cuts().get(0), cut("inverter", List.of("saw"), 20, "%", 35));
+    }
+}
