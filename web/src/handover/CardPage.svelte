@@ -22,14 +22,6 @@
   });
 
   const card = $derived(told?.card);
-  const back = $derived(
-    (card?.cuts ?? []).filter((cut) => cut.back !== undefined).toSorted((a, b) => (a.back ?? 0) - (b.back ?? 0)),
-  );
-  /** Two scales have no common order: each goes by itself. */
-  const byUnit = $derived(
-    ['%', 'V'].map((unit) => back.filter((cut) => cut.unit === unit)).filter((cuts) => cuts.length > 0),
-  );
-  const what = (cut: Cut) => cut.what.join(', ') || cut.by;
   const at = (value: number, unit: string) => `${decimal(Number(value.toPrecision(4)))} ${unit}`;
 
   function staysOff({ trips, release }: Cut): string {
@@ -41,8 +33,10 @@
 
 <Frame title={told?.site ?? 'Card on the cabinet'} site={params.site} place="handover">
   {#snippet header()}
-    <div class="ml-auto flex items-center gap-4">
-      <a class="flex min-h-11 items-center underline" href="#/site/{params.site}/handover">Back to the devices</a>
+    <div class="no-print ml-auto flex items-center gap-4">
+      <a class="flex min-h-11 items-center underline" href="#/site/{params.site}/handover"
+        >Back to the devices</a
+      >
       <Action onclick={() => window.print()}>Print</Action>
     </div>
   {/snippet}
@@ -62,7 +56,7 @@
             <li class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2">
               <span class="number text-2xl font-bold">{at(cut.at, cut.unit)}</span>
               <span
-                ><b class="text-lg">{what(cut)}</b>
+                ><b class="text-lg">{cut.what.join(', ')}</b>
                 <span class="text-soft">by {cut.by}{cut.back === undefined ? ', stays off' : ''}</span>
                 {#if staysOff(cut)}<span class="block">{staysOff(cut)}</span>{/if}</span
               >
@@ -72,36 +66,37 @@
       {/if}
       {#if card.lastToGo.length > 0}
         <p class="border-t border-rule py-2">
-          <b>{card.lastToGo.join(', ')}</b>: never switched off; dead only when the battery itself is.
+          <b>{card.lastToGo.join(', ')}</b>: never switched off; off only when the battery itself gives up.
         </p>
       {/if}
-      {#if byUnit.length > 0}
+      {#if card.returns.length > 0}
         <h2 class="mt-6 mb-2">What comes back by itself, in this order</h2>
-        {#each byUnit as cuts, i (i)}
-          <ol>
-            {#each cuts as cut (cut.by + cut.back)}
-              <li class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2">
-                <span class="number text-2xl font-bold">{at(cut.back ?? 0, cut.unit)}</span>
-                <b class="text-lg">{what(cut)}</b>
-              </li>
-            {/each}
-          </ol>
-        {/each}
+        <ol>
+          {#each card.returns as one (one.unit + one.at)}
+            <li class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2">
+              <span class="number text-2xl font-bold">{at(one.at, one.unit)}</span>
+              <b class="text-lg">{one.what.join(', ')}</b>
+            </li>
+          {/each}
+        </ol>
         <p class="border-t border-rule py-2 text-soft">
-          It needs sun, mains or the generator for that. Switching on by hand before empties the battery further.
+          It needs sun, mains or the generator for that. Switching on by hand before empties the battery
+          further.
         </p>
       {/if}
       <h2 class="mt-6 mb-2">When to call</h2>
       <ul class="list-disc pl-5">
-        <li>Something is dead after a day of sun, or comes and goes.</li>
-        <li>Something gets hot, smells, hums or sparks: keep away, and switch off only where you were shown how.</li>
+        <li>Something is still off after a day of sun, or comes and goes.</li>
+        <li>
+          Something gets hot, smells, hums or sparks: keep away, and switch off only where you were shown how.
+        </li>
         <li>A fuse or breaker is open: leave it open.</li>
         <li>The numbers on the display are below all those above.</li>
       </ul>
       <p class="mt-4 border-b border-ink pb-8">Call</p>
       <p class="mt-4 text-sm text-soft">
-        What is programmed, no promise of what a fault does. Work inside the cabinet follows local code and licensed
-        practice.
+        What is programmed, no promise of what a fault does. Work inside the cabinet follows local code and
+        licensed practice.
       </p>
     </article>
   {/if}

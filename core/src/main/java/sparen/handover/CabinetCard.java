@@ -2,9 +2,12 @@ package sparen.handover;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.TreeMap;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.examined.PlanFacts.LevelOfOutput;
@@ -22,10 +25,12 @@ import sparen.site.Site;
  *
  * @param battery what it is called
  * @param nominalVolts of the bank (V)
- * @param cuts what goes dead: by state of charge first, then by volts, the first to go first
+ * @param cuts what goes dead: by state of charge first, then by volts, the first to go first; what is dead already is not told again
+ * @param returns what comes back by itself, the first to come first: what several things took off waits for the last of them
  * @param lastToGo names of critical loads that no level takes off: they go only with the battery
  */
-public record CabinetCard(String battery, double nominalVolts, List<Cut> cuts, List<String> lastToGo) {
+public record CabinetCard(
+        String battery, double nominalVolts, List<Cut> cuts, List<Return> returns, List<String> lastToGo) {
     private static final double PERCENT = 100;
 
     /**
@@ -35,7 +40,7 @@ public record CabinetCard(String battery, double nominalVolts, List<Cut> cuts, L
      * @param what names of what goes dead
      * @param at where, in unit
      * @param unit V or %
-     * @param back where it comes back by itself; absent where it does not
+     * @param back where this lets it come back; absent where it does not
      * @param trips after so many openings within a time it stays off; absent where it does not
      * @param release what lets it come back then; absent where it does not stay off
      */
@@ -47,6 +52,15 @@ public record CabinetCard(String battery, double nominalVolts, List<Cut> cuts, L
             Optional<Double> back,
             Optional<Integer> trips,
             Optional<Lockout.Release> release) {}
+
+    /**
+     * Something that comes back.
+     *
+     * @param what names of what does
+     * @param at where, in unit
+     * @param unit V or %
+     */
+    public record Return(List<String> what, double at, String unit) {}
 
     /** The card of a plan, as its devices hold it. */
     public static CabinetCard of(Plan wanted) {
@@ -60,16 +74,68 @@ public record CabinetCard(String battery, double nominalVolts, List<Cut> cuts, L
         site.inverter().ifPresent(inverter -> cuts.addAll(cuts(plan, inverter)));
         cuts.sort(Comparator.comparing(Cut::unit)
                 .thenComparing(Comparator.comparing(Cut::at).reversed()));
+        List<String> surplus = surplus(facts);
         List<String> taken = cuts.stream().flatMap(cut -> cut.what().stream()).toList();
         return new CabinetCard(
                 site.battery().name(),
                 site.nominalVolts(),
-                List.copyOf(cuts),
+                eachOnce(cuts, surplus),
+                returns(cuts, surplus),
                 site.loads().stream()
                         .filter(Load::critical)
                         .map(Load::name)
                         .filter(name -> !taken.contains(name))
                         .toList());
+    }
+
+    /** Names of what only takes surplus: nobody waits for it. */
+    private static List<String> surplus(PlanFacts facts) {
+        return facts.levels(Role.SURPLUS_ON, Role.SURPLUS_ON_SOC)
+                .flatMap(level -> behind(facts.plan().site(), level.output()).stream())
+                .toList();
+    }
+
+    /** Without what went by the same scale before; what then takes nothing off is left out. */
+    private static List<Cut> eachOnce(List<Cut> cuts, List<String> surplus) {
+        Set<String> gone = new HashSet<>();
+        List<Cut> told = new ArrayList<>();
+        for (Cut cut : cuts) {
+            List<String> now = cut.what().stream()
+                    .filter(name -> !surplus.contains(name) && gone.add(cut.unit() + name))
+                    .toList();
+            if (!now.isEmpty()) {
+                told.add(new Cut(cut.by(), now, cut.at(), cut.unit(), cut.back(), cut.trips(), cut.release()));
+            }
+        }
+        return List.copyOf(told);
+    }
+
+    private static List<Return> returns(List<Cut> cuts, List<String> surplus) {
+        record Where(String unit, double at) {}
+        Map<Where, List<String>> together =
+                new TreeMap<>(Comparator.comparing(Where::unit).thenComparing(Where::at));
+        cuts.stream().flatMap(cut -> cut.what().stream()).distinct().forEach(name -> {
+            List<Cut> off =
+                    cuts.stream().filter(cut -> cut.what().contains(name)).toList();
+            boolean isBack = off.stream().allMatch(cut -> cut.back().isPresent());
+            if (isBack && !surplus.contains(name)) {
+                off.stream().map(Cut::unit).distinct().forEach(unit -> {
+                    double last = off.stream()
+                            .filter(cut -> cut.unit().equals(unit))
+                            .mapToDouble(cut -> cut.back().orElseThrow())
+                            .max()
+                            .orElseThrow();
+                    together.computeIfAbsent(new Where(unit, last), where -> new ArrayList<>())
+                            .add(name);
+                });
+            }
+        });
+        return together.entrySet().stream()
+                .map(one -> new Return(
+                        List.copyOf(one.getValue()),
+                        one.getKey().at(),
+                        one.getKey().unit()))
+                .toList();
     }
 
     private static Cut cut(PlanFacts facts, LevelOfOutput level) {

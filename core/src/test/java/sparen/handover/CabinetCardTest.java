@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.handover.CabinetCard.Cut;
+import sparen.handover.CabinetCard.Return;
 import sparen.program.AcProgram.CutOffLevels;
 import sparen.program.FullSite;
 import sparen.program.Lockout;
@@ -22,6 +23,10 @@ public class CabinetCardTest {
         return new Cut(by, what, at, unit, Optional.of(back), Optional.empty(), Optional.empty());
     }
 
+    private static Return back(double at, String... what) {
+        return new Return(List.of(what), at, "V");
+    }
+
     private static final Cut KITCHEN = cut("kitchen", List.of("kitchen"), 23.4, "V", 25.4);
     private static final Cut RADIO = cut("radio", List.of("radio"), 22.8, "V", 25);
     private static final Cut INVERTER = cut("inverter", List.of("saw"), 21.6, "V", 24.5);
@@ -31,6 +36,7 @@ public class CabinetCardTest {
         CabinetCard card = CabinetCard.of(FullSite.PLAN);
         assertEquals(card.cuts(), List.of(KITCHEN, RADIO, INVERTER));
         assertEquals(card.lastToGo(), List.of());
+        assertEquals(card.returns(), List.of(back(24.5, "saw"), back(25, "radio"), back(25.4, "kitchen")));
     }
 
     /** What is switched off by hand has no level; then nothing takes the critical radio off but the battery. */
@@ -48,6 +54,18 @@ public class CabinetCardTest {
         Cut radio = CabinetCard.of(plan).cuts().get(1);
         assertEquals(radio.trips(), Optional.of(3));
         assertEquals(radio.release(), Optional.of(Lockout.Release.HAND));
+    }
+
+    /**
+     * The radio's contact takes off the inverter too, at 22.8 V: the saw goes then, which the inverter's own 21.6 V need not say again,
+     * and waits for the contact's 25 V, though the inverter would be back at 24.5 V.
+     */
+    @Test
+    public void whatTwoTakeOffWaitsForTheLast() {
+        CabinetCard card = CabinetCard.of(
+                Fields.withAt(FullSite.PLAN, "program/outputs/radio/loads", List.of("radio", "inverter")));
+        assertEquals(card.cuts(), List.of(KITCHEN, cut("radio", List.of("radio", "saw"), 22.8, "V", 25)));
+        assertEquals(card.returns(), List.of(back(25, "radio", "saw"), back(25.4, "kitchen")));
     }
 
     /** An inverter that goes by charge too: 20 % and 35 % stand before all volts. */

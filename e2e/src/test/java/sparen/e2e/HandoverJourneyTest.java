@@ -49,6 +49,14 @@ public class HandoverJourneyTest extends BrowserTest {
         assertThat(phone.getByText("holds 14.2 V")).isVisible();
         assertAccessible(phone);
 
+        desk.navigate(address() + "/#/site/kvarno/handover");
+        desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Card on the cabinet"))
+                .click();
+        Locator card = desk.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Card on the cabinet"));
+        assertThat(card.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("by Lamps output")))
+                .containsText("23.8 V");
+        assertAccessible(desk);
+
         desk.navigate(address() + "/");
         assertThat(desk.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Kvarnö")))
                 .containsText("drifted");
