@@ -109,42 +109,57 @@ class WorkSchedule implements SmartLifecycle {
         String[] place = instance.getId().split("/");
         if (place.length > 1) {
             perform(place[0], Integer.parseInt(place[1]));
-            return;
+        } else {
+            noted(place[0], () -> divide(place[0], instance.getPriority()));
         }
-        mapper.byId(place[0]).filter(work -> !work.state().over()).ifPresent(work -> {
-            int parts = kinds.get(work.kind()).parts(work);
-            if (parts == 1) {
-                perform(work.id(), 0);
-            }
-            // One after the other falls back in the queue, so that what others ask for in between comes between.
-            for (int part = 0; part < parts && parts > 1; part++) {
-                scheduler.scheduleIfNotExists(task.instanceBuilder(work.id() + "/" + part)
-                        .priority(Math.max(LAST, instance.getPriority() - part))
-                        .scheduledTo(clock.instant()));
-            }
-        });
     }
 
     /** Does a part of a piece of work and notes what came of it. What this node leaves because it stops stays for another. */
     void perform(String id, int part) {
+        noted(id, () -> part(id, part));
+    }
+
+    /** One part after the other falls back in the queue, so that what others ask for in between comes between. */
+    private void divide(String id, int priority) {
+        int parts = mapper.byId(id)
+                .filter(work -> !work.state().over())
+                .map(work -> kinds.get(work.kind()).parts(work))
+                .orElse(0);
+        if (parts == 1) {
+            part(id, 0);
+            return;
+        }
+        for (int part = 0; part < parts; part++) {
+            scheduler.scheduleIfNotExists(task.instanceBuilder(id + "/" + part)
+                    .priority(Math.max(LAST, priority - part))
+                    .scheduledTo(clock.instant()));
+        }
+    }
+
+    private void part(String id, int part) {
         if (mapper.begin(id, node, clock.instant()) == 0) {
             return;
         }
         Work work = mapper.byId(id).orElseThrow();
         WorkKind kind = kinds.get(work.kind());
         int parts = kind.parts(work);
+        if (parts == 1) {
+            done(id, kind.part(work, 0, new Report(id, 0, 1)));
+            return;
+        }
+        if (!mapper.hasPart(id, part)) {
+            Object came = kind.part(work, part, new Report(id, mapper.countParts(id), parts + 1));
+            mapper.keepPart(id, part, node, json.writeValueAsString(came));
+        }
+        if (mapper.countParts(id) == parts) {
+            done(id, kind.whole(work, mapper.parts(id), new Report(id, parts, parts + 1)));
+        }
+    }
+
+    /** Notes at a piece of work why what is done for it ended otherwise than with a result. */
+    private void noted(String id, Runnable does) {
         try {
-            if (parts == 1) {
-                done(id, kind.part(work, 0, new Report(id, 0, 1)));
-                return;
-            }
-            if (!mapper.hasPart(id, part)) {
-                Object came = kind.part(work, part, new Report(id, mapper.countParts(id), parts + 1));
-                mapper.keepPart(id, part, node, json.writeValueAsString(came));
-            }
-            if (mapper.countParts(id) == parts) {
-                done(id, kind.whole(work, mapper.parts(id), new Report(id, parts, parts + 1)));
-            }
+            does.run();
         } catch (Simulation.RunCancelled stopped) {
             if (!mapper.cancelWanted(id).orElse(true)) {
                 throw stopped;
