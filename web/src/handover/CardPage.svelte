@@ -43,18 +43,20 @@
   {#if problem}<Trouble {problem} retry={() => load(params.site)} />{/if}
   {#if !told && !problem}<p class="p-6 text-soft" role="status">Writing the card</p>{/if}
   {#if told && card}
-    <article class="max-w-3xl px-4 py-5 md:px-6" aria-label="Card on the cabinet">
+    <article class="max-w-3xl px-4 py-5 md:px-6 print:p-0" aria-label="Card on the cabinet">
       <p class="text-soft">
         {card.battery}, {decimal(card.nominalVolts)} V. Revision {told.revision} of {day(told.savedAt)}.
       </p>
-      <h2 class="mt-6 mb-2">What goes dead, the first to go first</h2>
+      <h2 class="mt-6 mb-2 print:mt-3 print:mb-1">What goes dead, the first to go first</h2>
       {#if card.cuts.length === 0}
         <p>Nothing is switched off to save the battery.</p>
       {:else}
         <ul>
           {#each card.cuts as cut (cut.by + cut.unit + cut.at)}
-            <li class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2">
-              <span class="number text-2xl font-bold">{at(cut.at, cut.unit)}</span>
+            <li
+              class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2 print:py-0.5"
+            >
+              <span class="number text-2xl font-bold print:text-lg">{at(cut.at, cut.unit)}</span>
               <span
                 ><b class="text-lg">{cut.what.join(', ')}</b>
                 <span class="text-soft">by {cut.by}{cut.back === undefined ? ', stays off' : ''}</span>
@@ -70,11 +72,13 @@
         </p>
       {/if}
       {#if card.returns.length > 0}
-        <h2 class="mt-6 mb-2">What comes back by itself, in this order</h2>
+        <h2 class="mt-6 mb-2 print:mt-3 print:mb-1">What comes back by itself, in this order</h2>
         <ol>
           {#each card.returns as one (one.unit + one.at)}
-            <li class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2">
-              <span class="number text-2xl font-bold">{at(one.at, one.unit)}</span>
+            <li
+              class="grid grid-cols-[7rem_1fr] items-baseline gap-x-4 border-t border-rule py-2 print:py-0.5"
+            >
+              <span class="number text-2xl font-bold print:text-lg">{at(one.at, one.unit)}</span>
               <b class="text-lg">{one.what.join(', ')}</b>
             </li>
           {/each}
@@ -84,7 +88,7 @@
           further.
         </p>
       {/if}
-      <h2 class="mt-6 mb-2">When to call</h2>
+      <h2 class="mt-6 mb-2 print:mt-3 print:mb-1">When to call</h2>
       <ul class="list-disc pl-5">
         <li>Something is still off after a day of sun, or comes and goes.</li>
         <li>

@@ -1,11 +1,14 @@
 package sparen.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.SelectOption;
+import java.nio.charset.StandardCharsets;
+import java.util.regex.Pattern;
 import org.testng.annotations.Test;
 
 /** What stands in the devices: read off at the cabinet with a phone, compared, and told where it is not as planned. */
@@ -56,6 +59,17 @@ public class HandoverJourneyTest extends BrowserTest {
         assertThat(card.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("by Lamps output")))
                 .containsText("23.8 V");
         assertAccessible(desk);
+
+        // On a sheet of A4, as it hangs on the cabinet: the site with the most on its card.
+        desk.navigate(address() + "/#/site/skarvholm/handover/card");
+        assertThat(card.getByText("Radio link")).isVisible();
+        String sheet = new String(desk.pdf(new Page.PdfOptions().setFormat("A4")), StandardCharsets.ISO_8859_1);
+        assertEquals(
+                Pattern.compile("/Type\\s*/Page\\b(?!s)")
+                        .matcher(sheet)
+                        .results()
+                        .count(),
+                1);
 
         desk.navigate(address() + "/");
         assertThat(desk.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Kvarnö")))
