@@ -8,6 +8,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeMap;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.examined.PlanFacts.LevelOfOutput;
@@ -33,6 +34,8 @@ public record CabinetCard(
         String battery, double nominalVolts, List<Cut> cuts, List<Return> returns, List<String> lastToGo) {
     private static final double PERCENT = 100;
 
+    private static final String PROTECTION = "protection";
+
     /**
      * Something that goes dead.
      *
@@ -51,7 +54,11 @@ public record CabinetCard(
             String unit,
             Optional<Double> back,
             Optional<Integer> trips,
-            Optional<Lockout.Release> release) {}
+            Optional<Lockout.Release> release) {
+        private Cut taking(List<String> others) {
+            return new Cut(by, others, at, unit, back, trips, release);
+        }
+    }
 
     /**
      * Something that comes back.
@@ -68,57 +75,69 @@ public record CabinetCard(
         Plan plan = facts.plan();
         Site site = plan.site();
         List<Cut> cuts = new ArrayList<>(facts.levels(Role.DISCONNECT, Role.CUT_OFF, Role.SHED, Role.DISCONNECT_SOC)
-                .filter(level -> level.output().mode() != Mode.OFF && isLoad(site, level.output()))
+                .filter(CabinetCard::acts)
                 .map(level -> cut(facts, level))
                 .toList());
         site.inverter().ifPresent(inverter -> cuts.addAll(cuts(plan, inverter)));
         cuts.sort(Comparator.comparing(Cut::unit)
                 .thenComparing(Comparator.comparing(Cut::at).reversed()));
-        List<String> surplus = surplus(facts);
-        List<String> taken = cuts.stream().flatMap(cut -> cut.what().stream()).toList();
+        // By their ids until the end, for two may have the same name.
+        Map<String, String> names = site.loads().stream().collect(Collectors.toMap(Load::id, Load::name));
+        Set<String> surplus = surplus(facts);
+        Set<String> taken = cuts.stream().flatMap(cut -> cut.what().stream()).collect(Collectors.toSet());
         return new CabinetCard(
                 site.battery().name(),
                 site.nominalVolts(),
-                eachOnce(cuts, surplus),
-                returns(cuts, surplus),
+                eachOnce(cuts, surplus).stream()
+                        .map(cut -> cut.taking(named(names, cut.what())))
+                        .toList(),
+                returns(cuts, surplus).stream()
+                        .map(one -> new Return(named(names, one.what()), one.at(), one.unit()))
+                        .toList(),
                 site.loads().stream()
-                        .filter(Load::critical)
+                        .filter(load -> load.critical() && !taken.contains(load.id()))
                         .map(Load::name)
-                        .filter(name -> !taken.contains(name))
                         .toList());
     }
 
-    /** Names of what only takes surplus: nobody waits for it. */
-    private static List<String> surplus(PlanFacts facts) {
+    private static List<String> named(Map<String, String> names, List<String> ids) {
+        return ids.stream().map(names::get).toList();
+    }
+
+    /** Whether a level acts as its output stands: protection always, a rule where the output goes by it, nothing where it is off. */
+    private static boolean acts(LevelOfOutput level) {
+        Mode mode = level.output().mode();
+        return mode == Mode.BY_RULE || mode != Mode.OFF && level.slot().equals(PROTECTION);
+    }
+
+    /** What only takes surplus: nobody waits for it. */
+    private static Set<String> surplus(PlanFacts facts) {
         return facts.levels(Role.SURPLUS_ON, Role.SURPLUS_ON_SOC)
+                .filter(CabinetCard::acts)
                 .flatMap(level -> behind(facts.plan().site(), level.output()).stream())
-                .toList();
+                .collect(Collectors.toSet());
     }
 
     /** Without what went by the same scale before; what then takes nothing off is left out. */
-    private static List<Cut> eachOnce(List<Cut> cuts, List<String> surplus) {
+    private static List<Cut> eachOnce(List<Cut> cuts, Set<String> surplus) {
         Set<String> gone = new HashSet<>();
-        List<Cut> told = new ArrayList<>();
-        for (Cut cut : cuts) {
-            List<String> now = cut.what().stream()
-                    .filter(name -> !surplus.contains(name) && gone.add(cut.unit() + name))
-                    .toList();
-            if (!now.isEmpty()) {
-                told.add(new Cut(cut.by(), now, cut.at(), cut.unit(), cut.back(), cut.trips(), cut.release()));
-            }
-        }
-        return List.copyOf(told);
+        return cuts.stream()
+                .map(cut -> cut.taking(cut.what().stream()
+                        .filter(load -> !surplus.contains(load) && gone.add(cut.unit() + load))
+                        .toList()))
+                .filter(cut -> !cut.what().isEmpty())
+                .toList();
     }
 
-    private static List<Return> returns(List<Cut> cuts, List<String> surplus) {
+    private static List<Return> returns(List<Cut> cuts, Set<String> surplus) {
         record Where(String unit, double at) {}
         Map<Where, List<String>> together =
                 new TreeMap<>(Comparator.comparing(Where::unit).thenComparing(Where::at));
-        cuts.stream().flatMap(cut -> cut.what().stream()).distinct().forEach(name -> {
+        cuts.stream().flatMap(cut -> cut.what().stream()).distinct().forEach(load -> {
             List<Cut> off =
-                    cuts.stream().filter(cut -> cut.what().contains(name)).toList();
+                    cuts.stream().filter(cut -> cut.what().contains(load)).toList();
             boolean isBack = off.stream().allMatch(cut -> cut.back().isPresent());
-            if (isBack && !surplus.contains(name)) {
+            if (isBack && !surplus.contains(load)) {
                 off.stream().map(Cut::unit).distinct().forEach(unit -> {
                     double last = off.stream()
                             .filter(cut -> cut.unit().equals(unit))
@@ -126,7 +145,7 @@ public record CabinetCard(
                             .max()
                             .orElseThrow();
                     together.computeIfAbsent(new Where(unit, last), where -> new ArrayList<>())
-                            .add(name);
+                            .add(load);
                 });
             }
         });
@@ -140,7 +159,7 @@ public record CabinetCard(
 
     private static Cut cut(PlanFacts facts, LevelOfOutput level) {
         Output output = level.output();
-        Optional<Lockout> lockout = level.slot().equals("protection") ? output.lockout() : Optional.empty();
+        Optional<Lockout> lockout = level.slot().equals(PROTECTION) ? output.lockout() : Optional.empty();
         return new Cut(
                 output.name(),
                 behind(facts.plan().site(), output),
@@ -153,7 +172,10 @@ public record CabinetCard(
 
     /** An inverter cuts by its own window, and by charge where it is told to; all that it feeds goes with it. */
     private static List<Cut> cuts(Plan plan, Inverter inverter) {
-        List<String> fed = fed(plan.site(), inverter.id());
+        List<String> fed = plan.site().loads().stream()
+                .filter(load -> load.feed().equals(Optional.of(inverter.id())))
+                .map(Load::id)
+                .toList();
         Inverter.DcWindow window = inverter.window();
         Cut volts = new Cut(
                 inverter.name(),
@@ -175,25 +197,14 @@ public record CabinetCard(
         return Stream.concat(Stream.of(volts), charge).toList();
     }
 
-    private static boolean isLoad(Site site, Output output) {
-        return !behind(site, output).isEmpty();
-    }
-
-    /** Names of the loads that go dead with an output's contact: what it switches, and what is fed by what it switches. */
+    /** Ids of the loads that go dead with an output's contact: what it switches, and what is fed by what it switches. */
     private static List<String> behind(Site site, Output output) {
         boolean isChargerAlone = output.side().equals(Optional.of(Output.Side.CHARGE));
         return site.loads().stream()
                 .filter(load -> output.loads().contains(load.id())
                         || !isChargerAlone
                                 && load.feed().filter(output.loads()::contains).isPresent())
-                .map(Load::name)
-                .toList();
-    }
-
-    private static List<String> fed(Site site, String supply) {
-        return site.loads().stream()
-                .filter(load -> load.feed().equals(Optional.of(supply)))
-                .map(Load::name)
+                .map(Load::id)
                 .toList();
     }
 }

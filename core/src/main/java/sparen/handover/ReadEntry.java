@@ -145,8 +145,10 @@ public record ReadEntry(
             return text;
         }
         double number = number(text)
-                .orElseThrow(
-                        () -> new InvalidQuantity(field, "\"" + text + "\" is not a number" + inUnit(setting.unit())));
+                .orElseThrow(() -> new InvalidQuantity(
+                        field,
+                        "\"" + text + "\" is not a number"
+                                + (setting.unit().isEmpty() ? "" : " in " + setting.unit())));
         boolean canBe = knob.reaches(number) && Math.abs(knob.nearest(number) - number) <= knob.step() * 0.01 + DUST;
         if (!canBe && !knob.assumed().orElse(false)) {
             throw new InvalidQuantity(

@@ -11,6 +11,7 @@ import sparen.program.AcProgram.CutOffLevels;
 import sparen.program.FullSite;
 import sparen.program.Lockout;
 import sparen.program.Mode;
+import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
 
@@ -45,6 +46,26 @@ public class CabinetCardTest {
         CabinetCard card = CabinetCard.of(Fields.withAt(FullSite.PLAN, "program/outputs/radio/mode", Mode.OFF));
         assertEquals(card.cuts(), List.of(KITCHEN, INVERTER));
         assertEquals(card.lastToGo(), List.of("radio"));
+    }
+
+    /** What is switched on by hand does not go by its rule; the kitchen's disconnect is its rule here, and no protection. */
+    @Test
+    public void aRuleThatDoesNotActIsNotTold() {
+        Output kitchen = FullSite.PLAN.program().outputs().get(1);
+        Output ruled = kitchen.withAutomatic(kitchen.protection()).withProtection(Optional.empty());
+        Plan on = Fields.withAt(FullSite.PLAN, "program/outputs/kitchen", ruled.withMode(Mode.ON));
+        assertEquals(CabinetCard.of(on).cuts(), List.of(RADIO, INVERTER));
+        Plan byRule = Fields.withAt(FullSite.PLAN, "program/outputs/kitchen", ruled.withMode(Mode.BY_RULE));
+        assertEquals(CabinetCard.of(byRule).cuts(), List.of(KITCHEN, RADIO, INVERTER));
+    }
+
+    /** Two lamps of the same name at different levels are two lamps. */
+    @Test
+    public void namesMayBeTheSame() {
+        Plan plan = Fields.withAt(FullSite.PLAN, "site/loads/kitchen/name", "radio");
+        assertEquals(
+                CabinetCard.of(plan).cuts(),
+                List.of(cut("kitchen", List.of("radio"), 23.4, "V", 25.4), RADIO, INVERTER));
     }
 
     @Test

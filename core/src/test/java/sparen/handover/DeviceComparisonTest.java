@@ -130,7 +130,7 @@ public class DeviceComparisonTest {
         assertTrue(beyond.contains("values." + ABSORPTION) && beyond.contains("288 V"), beyond);
         assertTrue(beyond.contains("20 to 32 V by 0.1"), beyond);
         assertTrue(refused(ABSORPTION, "28.45").contains("by 0.1"));
-        assertTrue(refused(ABSORPTION, "much").contains("is not a number V"));
+        assertTrue(refused(ABSORPTION, "much").contains("is not a number in V"));
         assertTrue(refused(BUZZER, "LOUD").contains("[ON, OFF]"));
         assertTrue(refused("mppt/charging.noSuch", "1").contains("noSuch"));
         expectThrows(InvalidQuantity.class, () -> DeviceComparison.taken(PLAN, BOX, Map.of()));
