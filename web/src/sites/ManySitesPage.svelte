@@ -32,7 +32,8 @@
       return volts === undefined || Number.isNaN(volts) ? [] : [{ term, volts }];
     }),
   );
-  const said = $derived(levels.map((one) => `${one.term} ${one.volts} V`).join(', '));
+  /** What was looked at, in words: the levels may be typed over before it is saved. */
+  let said = '';
 
   const choose = (more: SiteInList[]) => (chosen = [...new Set([...chosen, ...more.map((site) => site.id)])]);
 
@@ -60,6 +61,7 @@
     saved = {};
     problem = undefined;
     const wanted = levels;
+    said = wanted.map((one) => `${one.term} ${one.volts} V`).join(', ');
     await inParts('Looking at', [...chosen], BATCH, async (sites) => {
       const answer = await outcome(api.POST('/api/proposals', { body: { sites, levels: wanted } }));
       problem = answer.problem;

@@ -12,6 +12,8 @@ export class SiteList {
   search = $state('');
   filter = $state<SiteFilter>('all');
   archived = $state(false);
+  /** How many of those shown the server has not given in its order. */
+  private putOnTop = 0;
   /** The newest question; answers to earlier ones come too late. */
   private asked = 0;
 
@@ -36,6 +38,7 @@ export class SiteList {
     const isHere = (site.state === 'ARCHIVED') === this.archived && site.state !== 'DELETED';
     const sites = this.sites ?? [];
     const at = sites.findIndex((one) => one.id === site.id);
+    if (isHere && at < 0) this.putOnTop++;
     this.sites = isHere
       ? at < 0
         ? [site, ...sites]
@@ -45,7 +48,7 @@ export class SiteList {
   }
 
   async more() {
-    if (this.hasMore) await this.ask(this.sites?.length ?? 0, this.size);
+    if (this.hasMore) await this.ask((this.sites?.length ?? 0) - this.putOnTop, this.size);
   }
 
   private async ask(offset: number, size: number) {
@@ -58,6 +61,7 @@ export class SiteList {
     this.problem = answer.problem;
     if (!answer.data) return;
     const seen = offset === 0 ? [] : (this.sites ?? []);
+    if (offset === 0) this.putOnTop = 0;
     const added = answer.data.sites.filter((site) => !seen.some((one) => one.id === site.id));
     this.sites = [...seen, ...added];
     this.total = answer.data.total;
