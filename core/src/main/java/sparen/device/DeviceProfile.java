@@ -19,6 +19,7 @@ import sparen.quantity.Bounds;
  * @param saving how its settings are saved
  * @param showing how one sees that they are
  * @param dropping what drops out while they are saved; absent for nothing
+ * @param wire how it is read and set over a wire; absent where it has none, or nobody knows its registers
  */
 public record DeviceProfile(
         String id,
@@ -30,7 +31,8 @@ public record DeviceProfile(
         List<Hiding> hidings,
         String saving,
         String showing,
-        Optional<String> dropping)
+        Optional<String> dropping,
+        Optional<Wire> wire)
         implements DeviceProfileWith {
     static final int MOST_KNOBS = 200;
 
@@ -50,8 +52,12 @@ public record DeviceProfile(
         Bounds.name("saving", saving);
         Bounds.name("showing", showing);
         dropping = Bounds.name("dropping", dropping);
+        wire = Bounds.orEmpty(wire);
         for (int i = 0; i < knobs.size(); i++) {
             check("knobs." + i, knobs.get(i), knobs);
+        }
+        if (wire.isPresent()) {
+            wire.get().fits(knobs, outputs);
         }
     }
 
@@ -96,6 +102,11 @@ public record DeviceProfile(
     /** The entry with an id that stands for nothing in a plan. */
     public Optional<NotedKnob> noted(String id) {
         return of(id, NotedKnob.class);
+    }
+
+    /** The entry with a key. */
+    public Optional<Knob> knob(String key) {
+        return of(key, Knob.class);
     }
 
     private <K extends Knob> Optional<K> of(String key, Class<K> kind) {

@@ -52,11 +52,11 @@ public final class DeviceComparison {
     }
 
     /** Each entry once, in the order of the menu: a coded switch is one, whatever it sets. */
-    private static Map<String, Setting> settings(Plan plan, FittedDevice device) {
+    static Map<String, Setting> settings(Plan plan, FittedDevice device) {
         Map<String, Setting> settings = new LinkedHashMap<>();
         DeviceSettings.of(plan).stream()
-                .filter(setting -> setting.device().equals(device.id()) && ReadEntry.isThere(setting))
-                .forEach(setting -> settings.putIfAbsent(ReadEntry.place(setting), setting));
+                .filter(setting -> setting.device().equals(device.id()) && setting.isEntry())
+                .forEach(setting -> settings.putIfAbsent(setting.place(), setting));
         return settings;
     }
 }

@@ -54,7 +54,7 @@ public record ReadEntry(
     private static final double DUST = 1e-9;
 
     static ReadEntry of(Setting setting, FittedDevice device, List<DeviceReading> readings) {
-        String place = place(setting);
+        String place = setting.place();
         List<DeviceReading> seen = readings.stream()
                 .filter(reading -> reading.values().containsKey(place))
                 .toList();
@@ -91,7 +91,7 @@ public record ReadEntry(
     }
 
     /** Numbers are the same however they are written: 11.50 is 11.5. */
-    private static boolean isSame(String one, String other) {
+    static boolean isSame(String one, String other) {
         if (one.equals(other)) {
             return true;
         }
@@ -100,16 +100,6 @@ public record ReadEntry(
                 && number(other)
                         .filter(two -> Math.abs(number.get() - two) <= DUST)
                         .isPresent();
-    }
-
-    /** An entry of one device has its place by what it belongs to, for two outputs have the same entries. */
-    static String place(Setting setting) {
-        return setting.at() + "/" + setting.entry().orElse("position");
-    }
-
-    /** Whether there is an entry for it, which can be seen as the device is set. */
-    static boolean isThere(Setting setting) {
-        return (setting.entry().isPresent() || setting.kind() == Setting.Kind.POSITION) && !setting.hidden();
     }
 
     private static List<String> choices(Setting setting, FittedDevice device) {
@@ -133,7 +123,7 @@ public record ReadEntry(
      * @throws InvalidQuantity when that cannot stand there: then it was misread
      */
     static String taken(Setting setting, FittedDevice device, String said) {
-        String field = "values." + place(setting);
+        String field = "values." + setting.place();
         Bounds.name(field, said);
         String text = said.strip();
         List<String> choices = choices(setting, device);
@@ -165,7 +155,7 @@ public record ReadEntry(
         return unit.isEmpty() ? "" : " " + unit;
     }
 
-    private static Optional<Double> number(String text) {
+    static Optional<Double> number(String text) {
         try {
             double number = Double.parseDouble(text.replace(',', '.').replace('−', '-'));
             return Double.isFinite(number) ? Optional.of(number) : Optional.empty();

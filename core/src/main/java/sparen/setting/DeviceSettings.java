@@ -1,7 +1,9 @@
 package sparen.setting;
 
 import java.util.List;
+import java.util.Map;
 import java.util.stream.Stream;
+import sparen.device.FittedDevice;
 import sparen.device.MenuChoice;
 import sparen.program.Plan;
 import sparen.program.Rule;
@@ -65,6 +67,17 @@ public final class DeviceSettings {
             }
         }
         return stepped;
+    }
+
+    /**
+     * The plan with what stands in a device in place of what it wants there. What the plan does not have, such as a rule that is chosen in
+     * the device and not in the plan, stays out.
+     *
+     * @param read what stands at some of its entries, by {@link Setting#place()}, as the device has it
+     * @throws sparen.quantity.InvalidQuantity when no plan can have that
+     */
+    public static Plan asRead(Plan plan, FittedDevice device, Map<String, String> read) {
+        return ReadBack.of(plan, device, read);
     }
 
     /** A word of a plan as the constant it stands for, of the same sort as another. */

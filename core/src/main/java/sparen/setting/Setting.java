@@ -66,6 +66,16 @@ public record Setting(
         RULE
     }
 
+    /** What tells the entry from the others of its device: two outputs have the same entries. */
+    public String place() {
+        return at + "/" + entry.orElse("position");
+    }
+
+    /** Whether there is an entry for it, which can be seen as the device is set. */
+    public boolean isEntry() {
+        return (entry.isPresent() || kind == Kind.POSITION) && !hidden;
+    }
+
     /** Whether the device makes something else of it than the plan wants. */
     public boolean actsOtherwise() {
         return effective != wanted || kind == Kind.WORD && !effectiveWord.equals(wantedWord);

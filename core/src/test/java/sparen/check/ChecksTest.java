@@ -159,6 +159,7 @@ public class ChecksTest {
                 List.of(hiding),
                 "at once",
                 "read back",
+                Optional.empty(),
                 Optional.empty());
         FittedDevice device = new FittedDevice("box", "box", profile, List.of("radio", "kitchen"), Optional.empty());
         return Fields.withAt(PLAN, "program/devices", List.of(device));
@@ -194,6 +195,7 @@ public class ChecksTest {
                 List.of(),
                 "at once",
                 "read back",
+                Optional.empty(),
                 Optional.empty());
     }
 

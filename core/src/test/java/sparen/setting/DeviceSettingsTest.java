@@ -74,6 +74,7 @@ public class DeviceSettingsTest {
                 List.of(),
                 "at once",
                 "read back",
+                Optional.empty(),
                 Optional.empty());
         FittedDevice device = new FittedDevice("box", "The box", profile, List.of("radio"), Optional.of("mppt"));
         return Fields.withAt(plan, "program/devices", List.of(device));
@@ -152,6 +153,7 @@ public class DeviceSettingsTest {
                 List.of(),
                 "at once",
                 "read back",
+                Optional.empty(),
                 Optional.empty());
         FittedDevice device = new FittedDevice("box", "The box", profile, List.of(), Optional.empty())
                 .withInverter(Optional.of("inverter"));
@@ -198,6 +200,7 @@ public class DeviceSettingsTest {
                         List.of(),
                         "at once",
                         "it lights",
+                        Optional.empty(),
                         Optional.empty()),
                 List.of("kitchen"),
                 Optional.empty());
