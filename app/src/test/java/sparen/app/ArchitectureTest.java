@@ -25,7 +25,7 @@ public class ArchitectureTest {
                 .check(all);
         noClasses()
                 .that()
-                .resideOutsideOfPackages("sparen.app..", "sparen.document..")
+                .resideOutsideOfPackages("sparen.app..", "sparen.document..", "sparen.standin..")
                 .should()
                 .dependOnClassesThat()
                 .resideInAnyPackage("sparen.document..", "tools.jackson..", "com.fasterxml..")

@@ -39,6 +39,11 @@ public record WiredEntry(Setting setting, Knob knob, EntryRegister code, Registe
                         .map(knob -> new WiredEntry(setting, knob, code, code.at(output), wire.order()))));
     }
 
+    /** The same where something else is wanted. */
+    public WiredEntry wanting(String entered) {
+        return new WiredEntry(setting.withEnter(entered), knob, code, register, order);
+    }
+
     /** What tells it from the others of its device. */
     public String place() {
         return setting.place();

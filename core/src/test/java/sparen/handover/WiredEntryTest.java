@@ -111,14 +111,7 @@ public class WiredEntryTest {
                             WiredEntry::place,
                             one -> String.valueOf(now.get(one.knob().key()))));
             List<WiredEntry> entries = ENTRIES.stream()
-                    .map(one -> new WiredEntry(
-                            one.setting()
-                                    .withEnter(
-                                            String.valueOf(wanted.get(one.knob().key()))),
-                            one.knob(),
-                            one.code(),
-                            one.register(),
-                            one.order()))
+                    .map(one -> one.wanting(String.valueOf(wanted.get(one.knob().key()))))
                     .toList();
             for (WiredEntry one : WiredEntry.toWrite(entries, holds)) {
                 now.put(one.knob().key(), Double.valueOf(one.setting().enter()));

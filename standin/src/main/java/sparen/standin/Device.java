@@ -7,6 +7,7 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.Collections;
 import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
@@ -37,14 +38,14 @@ final class Device {
     private static final Duration SAVES_FOR = Duration.ofMillis(600);
     private static final Duration STAYS_OPEN_FOR = Duration.ofMinutes(5);
     private static final Duration DROPS_FOR = Duration.ofSeconds(3);
-    private static final int COARSE = 5;
+    private static final int COARSE = 50;
 
     private final FittedDevice fitted;
     private final Wire wire;
     private final Clock clock;
     private final Map<String, Slot> slots = new LinkedHashMap<>();
     private final Memory memory;
-    private final Set<Fault> faults = EnumSet.noneOf(Fault.class);
+    private final Set<Fault> faults = Collections.synchronizedSet(EnumSet.noneOf(Fault.class));
     private Instant openUntil = Instant.MIN;
     private Instant busyUntil = Instant.MIN;
     private Instant offUntil = Instant.MIN;

@@ -47,10 +47,7 @@ final class DisplayPage implements AutoCloseable {
         for (int unit = 1; unit <= site.devices().size(); unit++) {
             for (Fault fault : Fault.values()) {
                 if (said.length == 2 && said[0].equals(String.valueOf(unit)) && said[1].equals(fault.name())) {
-                    var faults = site.devices().get(unit - 1).faults();
-                    if (!faults.remove(fault)) {
-                        faults.add(fault);
-                    }
+                    site.turn(unit, fault);
                 }
             }
         }

@@ -1,12 +1,12 @@
 package sparen.standin;
 
 /** What a device can do wrong. */
-enum Fault {
+public enum Fault {
     /** Takes nothing. */
     REJECTS,
     /** Says yes to a number outside its range and keeps the bound. */
     LIMITS,
-    /** Keeps every fifth number only. */
+    /** Keeps every fiftieth number only. */
     ROUNDS,
     /** Answers late. */
     SLOW,

@@ -20,6 +20,8 @@ import java.nio.file.Path;
 import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import sparen.device.FittedDevice;
 import sparen.program.Plan;
@@ -83,6 +85,24 @@ public final class Site implements AutoCloseable {
 
     SiteModel model() {
         return model;
+    }
+
+    /** Turns a fault of a device on, or off again. */
+    public void turn(int unit, Fault fault) {
+        Set<Fault> faults = devices.get(unit - 1).faults();
+        if (!faults.remove(fault)) {
+            faults.add(fault);
+        }
+    }
+
+    /** What somebody standing before a device sees on its display, by the places of entries. */
+    public Map<String, String> display(int unit) {
+        return devices.get(unit - 1).display();
+    }
+
+    /** What a meter at the battery's terminals shows (V). */
+    public double meterVolts() {
+        return model.now().batteryVolts();
     }
 
     /** Cuts its connection. */

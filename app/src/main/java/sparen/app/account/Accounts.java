@@ -76,6 +76,21 @@ public class Accounts implements UserDetailsService {
         return mapper.find(name).filter(Account::active);
     }
 
+    /**
+     * Refuses somebody who may not write to devices.
+     *
+     * @throws Refusal when their account does not say so
+     */
+    public void mustWriteToDevices(String name) {
+        if (!find(name).writesToDevices()) {
+            throw new Refusal(
+                    HttpStatus.FORBIDDEN,
+                    "no-writing",
+                    "Your account may not write to devices. An administrator can allow it.",
+                    Map.of());
+        }
+    }
+
     List<Account> list() {
         return mapper.list();
     }

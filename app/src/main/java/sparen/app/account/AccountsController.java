@@ -112,7 +112,9 @@ class AccountsController {
         organisation.put(wanted);
         audit.note(
                 Deed.ORGANISATION_CHANGED,
-                wanted.name() + ", second factor " + (wanted.secondFactorRequired() ? "asked for" : "as one likes"));
+                wanted.name() + ", second factor " + (wanted.secondFactorRequired() ? "asked for" : "as one likes")
+                        + ", devices in "
+                        + (wanted.deviceNetworks().isEmpty() ? "no network" : wanted.deviceNetworks()));
         return wanted;
     }
 }

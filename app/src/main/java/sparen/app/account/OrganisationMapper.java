@@ -13,16 +13,22 @@ interface OrganisationMapper {
      *
      * @param name what it is called
      * @param secondFactorRequired whether everybody has to have a second factor
+     * @param deviceNetworks in which devices may be reached, such as {@code 192.168.4.0/24}, with commas between them; empty for none
      */
-    record Organisation(String name, boolean secondFactorRequired) {
+    record Organisation(String name, boolean secondFactorRequired, String deviceNetworks) {
         public Organisation {
             Bounds.name("name", name);
+            Bounds.present("deviceNetworks", deviceNetworks);
+            deviceNetworks = String.join(", ", DeviceNetworks.networks(deviceNetworks));
         }
     }
 
-    @Select("select name, second_factor_required from organisation")
+    @Select("select name, second_factor_required, device_networks from organisation")
     Organisation get();
 
-    @Update("update organisation set name = #{name}, second_factor_required = #{secondFactorRequired}")
+    @Update(
+            """
+            update organisation set name = #{name}, second_factor_required = #{secondFactorRequired}, device_networks = #{deviceNetworks}
+            """)
     void put(Organisation organisation);
 }

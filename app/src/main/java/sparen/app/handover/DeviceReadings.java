@@ -80,7 +80,7 @@ public class DeviceReadings {
      * @throws Refusal when the newest plan of the site has no such device
      * @throws sparen.quantity.InvalidQuantity when that cannot stand there; nothing is kept then
      */
-    void keep(String siteId, String device, UUID id, Map<String, String> said, String account) {
+    public void keep(String siteId, String device, UUID id, Map<String, String> said, String account) {
         PlanService.Loaded latest = plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
         FittedDevice fitted = latest.plan().program().devices().stream()
                 .filter(one -> one.id().equals(device))

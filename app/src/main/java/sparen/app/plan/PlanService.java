@@ -60,7 +60,8 @@ public class PlanService {
         return mapper.newest(siteId);
     }
 
-    Loaded revision(String siteId, int number) {
+    /** A certain revision of a site. */
+    public Loaded revision(String siteId, int number) {
         return load(mapper.find(siteId, number).orElseThrow(() -> Refusal.notFound("Revision " + number)));
     }
 

@@ -1,0 +1,25 @@
+package sparen.app.wire;
+
+import java.io.IOException;
+import java.util.Map;
+import org.springframework.http.HttpStatus;
+import sparen.app.web.Refusal;
+
+/** A device does not answer, or says no; the message tells a person what and where. */
+public class LineProblem extends IOException {
+    private static final long serialVersionUID = 1L;
+
+    /** @param message what, where and what to do */
+    public LineProblem(String message) {
+        super(message);
+    }
+
+    LineProblem(String message, Throwable cause) {
+        super(message, cause);
+    }
+
+    /** The same as an answer to who asked. */
+    public Refusal refusal() {
+        return new Refusal(HttpStatus.FAILED_DEPENDENCY, "device-silent", getMessage(), Map.of());
+    }
+}

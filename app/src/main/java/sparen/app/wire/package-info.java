@@ -1,0 +1,2 @@
+/** Lines to devices: where they are, and reading and writing their registers. */
+package sparen.app.wire;

@@ -1,0 +1,329 @@
+package sparen.app;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
+import static org.testng.Assert.assertTrue;
+
+import java.io.IOException;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.Clock;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+import org.testng.annotations.AfterMethod;
+import org.testng.annotations.DataProvider;
+import org.testng.annotations.Test;
+import sparen.document.Documents;
+import sparen.program.Plan;
+import sparen.quantity.Fields;
+import sparen.standin.Fault;
+import sparen.standin.Site;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The observatory's devices over a real wire: the stand-in at one end, the application at the other, and an independent master (Debian's
+ * mbpoll) that reads the raw words, which are worked out by hand: the house inverter counts hundredths of a volt.
+ */
+public class TransferApiTest extends OverHttp {
+    private static final String DEVICES = "/api/sites/skarvholm/devices/";
+    private static final String TRANSFERS = "/api/sites/skarvholm/transfers/";
+    private static final String FREEZER_OFF = "freezer-output/voltageDisconnect.lvdVolts";
+    private static final String FREEZER_ON = "freezer-output/voltageDisconnect.lvrVolts";
+    private static final int FREEZER_OFF_REGISTER = 1311;
+    private static final int HOUSE = 1;
+    private static final int SHUNT = 2;
+
+    private Site site;
+    private int modbus;
+
+    @AfterMethod
+    public void switchOff() throws IOException {
+        if (site != null) {
+            site.close();
+        }
+    }
+
+    /** The observatory as it was found, but for what is left out of it. */
+    private static Plan asFound() throws Exception {
+        return Documents.read(Files.readString(Path.of("../demo/skarvholm-as-found.json")))
+                .plan();
+    }
+
+    private void switchOn(Plan holds) throws Exception {
+        switchOff();
+        modbus = TestDatabase.freePort();
+        site = new Site(holds, Files.createTempDirectory("sparen-devices-"), modbus, 1, Clock.systemUTC());
+    }
+
+    /** What an independent master reads at a register of a device. */
+    private int raw(int unit, int register) throws Exception {
+        Process master = new ProcessBuilder(
+                        "mbpoll",
+                        "-m",
+                        "tcp",
+                        "-p",
+                        String.valueOf(modbus),
+                        "-a",
+                        String.valueOf(unit),
+                        "-r",
+                        String.valueOf(register),
+                        "-c",
+                        "1",
+                        "-t",
+                        "4",
+                        "-0",
+                        "-1",
+                        "127.0.0.1")
+                .redirectErrorStream(true)
+                .start();
+        String said = new String(master.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
+        Matcher word = Pattern.compile("\\[" + register + "\\]:\\s+(\\d+)").matcher(said);
+        assertTrue(word.find(), said);
+        return Integer.parseInt(word.group(1));
+    }
+
+    private Browser connected(String device, int unit) throws Exception {
+        ObjectNode ours = JSON.createObjectNode().put("name", "Havörn").put("secondFactorRequired", false);
+        assertEquals(
+                signedIn("signe")
+                        .put("/api/organisation", ours.put("deviceNetworks", "127.0.0.0/8"))
+                        .statusCode(),
+                200);
+        Browser liv = signedIn("liv");
+        HttpResponse<String> answer = liv.put(DEVICES + device + "/connection", address("127.0.0.1", unit));
+        assertEquals(answer.statusCode(), 200, answer.body());
+        return liv;
+    }
+
+    private ObjectNode address(String host, int unit) {
+        return JSON.createObjectNode().put("host", host).put("port", modbus).put("unit", unit);
+    }
+
+    private static ObjectNode begin() {
+        return JSON.createObjectNode().put("id", UUID.randomUUID().toString());
+    }
+
+    private static JsonNode prepared(Browser liv, String device) throws Exception {
+        HttpResponse<String> answer = liv.post(DEVICES + device + "/transfers", begin());
+        assertEquals(answer.statusCode(), 201, answer.body());
+        return json(answer);
+    }
+
+    /** Reads what is asked for off the displays, as somebody standing there does. */
+    private HttpResponse<String> compared(Browser liv, JsonNode transfer, int unit) throws Exception {
+        ObjectNode compared = JSON.createObjectNode();
+        ObjectNode shown = compared.putObject("shown");
+        transfer.at("/content/asked")
+                .forEach(one -> shown.put(
+                        one.get("place").asString(),
+                        site.display(unit).get(one.get("place").asString())));
+        compared.put("meterVolts", Math.rint(site.meterVolts() * 10) / 10);
+        return liv.post(TRANSFERS + transfer.get("id").asString() + "/display", compared);
+    }
+
+    private static JsonNode ended(Browser liv, JsonNode transfer, String how, Integer password) throws Exception {
+        String path = TRANSFERS + transfer.get("id").asString();
+        ObjectNode go = JSON.createObjectNode();
+        if (password != null) {
+            go.put("password", password);
+        }
+        HttpResponse<String> sent = liv.post(path + "/" + how, go);
+        assertEquals(sent.statusCode(), 202, sent.body());
+        Patience.until(
+                "it has ended or stopped",
+                () -> !json(liv.get(path)).get("running").asBoolean());
+        return json(liv.get(path));
+    }
+
+    private static List<String> changes(JsonNode transfer) {
+        List<String> changes = new ArrayList<>();
+        transfer.at("/content/changes")
+                .forEach(one -> changes.add(one.get("place").asString() + " "
+                        + one.get("holds").asString() + " " + one.get("planned").asString()));
+        return changes;
+    }
+
+    @Test
+    public void aPlanGoesIntoADevice() throws Exception {
+        switchOn(asFound());
+        HttpResponse<String> nowhere =
+                signedIn("liv").put(DEVICES + "house-box/connection", address("127.0.0.1", HOUSE));
+        assertEquals(nowhere.statusCode(), 422);
+        assertTrue(nowhere.body().contains("there are none"), nowhere.body());
+        Browser liv = connected("house-box", HOUSE);
+        assertEquals(
+                liv.put(DEVICES + "house-box/connection", address("10.0.0.7", HOUSE))
+                        .statusCode(),
+                422);
+        assertEquals(
+                liv.put(DEVICES + "house-box/connection", address("skarvholm.example", HOUSE))
+                        .statusCode(),
+                422,
+                "a name could be another machine tomorrow");
+        Browser odd = signedIn("odd");
+        assertEquals(odd.post(DEVICES + "house-box/transfers", begin()).statusCode(), 403);
+
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250, "42.5 V as it was found");
+        JsonNode transfer = prepared(liv, "house-box");
+        assertEquals(
+                changes(transfer),
+                List.of(
+                        "inverter-enable/voltageDisconnect.lvrDelaySeconds 0 900",
+                        "inverter-enable/voltageDisconnect.lvrVolts 43.9 52.8",
+                        "freezer-output/voltageDisconnect.lvrVolts 44 51.6",
+                        "inverter-enable/voltageDisconnect.lvdVolts 43.5 49.2",
+                        "freezer-output/voltageDisconnect.lvdVolts 42.5 46.4",
+                        "inverter-enable/voltageDisconnect.lvdDelaySeconds 0 30"));
+        assertTrue(transfer.at("/content/dropsWhileSaving").toString().contains("Kitchen"), transfer.toString());
+        String id = transfer.get("id").asString();
+        assertEquals(
+                liv.post(TRANSFERS + id + "/sending", JSON.createObjectNode()).statusCode(),
+                409,
+                "nothing is written before display and meter have been compared");
+        HttpResponse<String> agreed = compared(liv, transfer, HOUSE);
+        assertEquals(agreed.statusCode(), 200, agreed.body());
+        assertEquals(
+                odd.post(TRANSFERS + id + "/sending", JSON.createObjectNode()).statusCode(), 403);
+
+        JsonNode locked = ended(liv, transfer, "sending", null);
+        assertFalse(locked.get("ended").asBoolean());
+        assertTrue(locked.get("problem").asString().contains("may want its password"), locked.toString());
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250);
+
+        JsonNode done = ended(liv, transfer, "sending", 2718);
+        assertEquals(done.get("stage").asString(), "DONE", done.toString());
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4640);
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER + 2), 5160);
+        assertEquals(raw(HOUSE, 1211), 4920);
+        assertEquals(raw(HOUSE, 1212), 30);
+        assertEquals(raw(HOUSE, 1213), 5280);
+        assertEquals(raw(HOUSE, 1214), 900);
+        String handover = liv.get("/api/sites/skarvholm/handover").body();
+        assertFalse(handover.contains("DRIFTED"), handover);
+        assertEquals(
+                liv.post(DEVICES + "house-box/transfers", begin()).statusCode(), 409, "there is nothing left to write");
+        String trail = signedIn("signe").get("/api/audit?site=skarvholm").body();
+        assertTrue(trail.contains("House inverter, open at: 46.4 V"), trail);
+        assertTrue(trail.contains("TRANSFER_DONE"), trail);
+    }
+
+    /** A fault of the device, when it shows, and what is said. */
+    @DataProvider
+    private Object[][] faults() {
+        return new Object[][] {
+            {Fault.READS_TEN_TIMES, "preparing", "cannot stand at"},
+            {Fault.OTHER_SCALE, "preparing", "cannot stand at"},
+            {Fault.WRITES_A_TENTH, "sending", "reads back as"},
+            {Fault.ROUNDS, "sending", "reads back as"},
+            {Fault.REJECTS, "sending", "it failed at it"},
+            {Fault.FORGETS, "sending", "Read back after saving"},
+        };
+    }
+
+    @Test(dataProvider = "faults")
+    public void whatADeviceDoesWrongIsCaught(Fault fault, String when, String said) throws Exception {
+        switchOn(with(asFound(), "inverter-enable", 49.21, 52.8));
+        Browser liv = connected("house-box", HOUSE);
+        if (when.equals("preparing")) {
+            site.turn(HOUSE, fault);
+            HttpResponse<String> refused = liv.post(DEVICES + "house-box/transfers", begin());
+            assertEquals(refused.statusCode(), 424, refused.body());
+            assertTrue(refused.body().contains(said), refused.body());
+            assertEquals(liv.get(DEVICES + "house-box/readings").body(), "[]", "nothing is kept");
+            return;
+        }
+        JsonNode transfer = prepared(liv, "house-box");
+        assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
+        site.turn(HOUSE, fault);
+        JsonNode stopped = ended(liv, transfer, "sending", 2718);
+        assertFalse(stopped.get("ended").asBoolean());
+        assertTrue(stopped.get("problem").asString().contains(said), stopped.toString());
+        HttpResponse<String> second = liv.post(DEVICES + "house-box/transfers", begin());
+        assertEquals(second.statusCode(), 409, "as long as it may be half written, no other begins");
+        site.turn(HOUSE, fault);
+        JsonNode back = ended(liv, transfer, "rolling-back", 2718);
+        assertEquals(back.get("stage").asString(), "ROLLED_BACK", back.toString());
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250, "as it was found");
+    }
+
+    private static Plan with(Plan plan, String output, double lvd, double lvr) {
+        String rule = "program/outputs/" + output + "/protection/";
+        return Fields.withAt(Fields.withAt(plan, rule + "lvdVolts", lvd), rule + "lvrVolts", lvr);
+    }
+
+    /** A scale that is wrong both ways gives numbers that can be: only the display of the device tells. */
+    @Test
+    public void aWrongScaleBothWaysIsCaughtAtTheDisplay() throws Exception {
+        switchOn(asFound());
+        Browser liv = connected("shunt-box", SHUNT);
+        JsonNode transfer = prepared(liv, "shunt-box");
+        ObjectNode compared = JSON.createObjectNode().put("meterVolts", site.meterVolts());
+        ObjectNode shown = compared.putObject("shown");
+        transfer.at("/content/asked")
+                .forEach(one -> shown.put(
+                        one.get("place").asString(),
+                        Double.parseDouble(
+                                        site.display(SHUNT).get(one.get("place").asString()))
+                                / 10));
+        HttpResponse<String> refused = liv.post(TRANSFERS + transfer.get("id").asString() + "/display", compared);
+        assertEquals(refused.statusCode(), 422);
+        assertTrue(refused.body().contains("10 times too much"), refused.body());
+        compared.remove("shown");
+        assertEquals(compared(liv, transfer, SHUNT).statusCode(), 200);
+        compared.set("shown", shownOf(transfer));
+        compared.put("meterVolts", site.meterVolts() * 1.03);
+        String path = TRANSFERS + transfer.get("id").asString();
+        assertEquals(liv.post(path + "/display", compared).statusCode(), 422, "the meter is 3 % off");
+        assertEquals(
+                liv.post(path + "/sending", JSON.createObjectNode()).statusCode(),
+                409,
+                "what agreed before counts no longer");
+    }
+
+    private ObjectNode shownOf(JsonNode transfer) {
+        ObjectNode shown = JSON.createObjectNode();
+        transfer.at("/content/asked")
+                .forEach(one -> shown.put(
+                        one.get("place").asString(),
+                        site.display(SHUNT).get(one.get("place").asString())));
+        return shown;
+    }
+
+    /** Cut at every single request in turn, before it is heard or before its answer is: sent on it is whole, and never was silently not. */
+    @Test
+    public void cutAtAnyStepItIsNeverSilentlyHalfInForce() throws Exception {
+        Plan planned = Documents.read(Files.readString(Path.of("../demo/skarvholm.json")))
+                .plan();
+        int cuts = 0;
+        for (int request = 0; ; request++) {
+            switchOn(with(planned, "freezer-output", 42.5, 44));
+            Browser liv = connected("house-box", HOUSE);
+            JsonNode transfer = prepared(liv, "house-box");
+            assertEquals(changes(transfer), List.of(FREEZER_ON + " 44 51.6", FREEZER_OFF + " 42.5 46.4"));
+            assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
+            site.cutter().cutAfter(request, request % 2 == 1);
+            JsonNode first = ended(liv, transfer, "sending", 2718);
+            boolean whole = Map.of(FREEZER_OFF, "46.4", FREEZER_ON, "51.6").entrySet().stream()
+                    .allMatch(one -> site.display(HOUSE).get(one.getKey()).equals(one.getValue()));
+            if (first.get("ended").asBoolean()) {
+                assertTrue(whole);
+                break;
+            }
+            cuts++;
+            assertTrue(first.hasNonNull("problem"), first.toString());
+            boolean back = request % 3 == 2;
+            JsonNode then = ended(liv, transfer, back ? "rolling-back" : "sending", 2718);
+            assertEquals(then.get("stage").asString(), back ? "ROLLED_BACK" : "DONE", request + ": " + then);
+            assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), back ? 4250 : 4640, "cut at request " + request);
+            TestDatabase.shared().asAtFirst();
+        }
+        assertTrue(cuts >= 10, cuts + " cuts");
+    }
+}
