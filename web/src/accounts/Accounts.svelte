@@ -230,5 +230,14 @@
         onchange={(event) => setOrganisation({ ...ours, secondFactorRequired: event.currentTarget.checked })}
       />everybody needs a second factor to sign in</label
     >
+    <label class="flex flex-wrap items-center gap-3"
+      >Networks in which devices may be reached
+      <input
+        class="{FIELD} number w-72"
+        placeholder="none, or 192.168.4.0/24"
+        value={ours.deviceNetworks}
+        onchange={(event) => setOrganisation({ ...ours, deviceNetworks: event.currentTarget.value })}
+      /></label
+    >
   </section>
 {/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import type { Snippet } from 'svelte';
   import type { DeviceHeld, ReadEntry } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
@@ -15,8 +16,10 @@
     name: (id: string) => string;
     readonly: boolean;
     zone: string;
+    /** What stands between its name and its menu. */
+    children?: Snippet;
   }
-  let { held, device, name, readonly, zone }: Props = $props();
+  let { held, device, name, readonly, zone, children }: Props = $props();
 
   // A device keeps its place on the page as long as it is the same one.
   // svelte-ignore state_referenced_locally
@@ -80,6 +83,7 @@
       <Action onclick={() => (reading = true)}>Read {device.name}</Action>
     {/if}
   </div>
+  {#if !reading}{@render children?.()}{/if}
   {#if reading}
     <p class="mt-2 text-soft">
       Type what the device shows, not what it should. What you do not look at stays empty.

@@ -6,18 +6,23 @@
   import { editorOf } from '../plan/planEditor.svelte';
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
+  import OnWire from './OnWire.svelte';
+  import { Wires } from './wires.svelte';
 
   let { params }: { params: { site: string } } = $props();
 
   const editor = $derived(editorOf(params.site));
   const plan = $derived(editor.plan);
   const held = $derived(new Held(params.site));
+  const wires = $derived(new Wires(params.site));
   const devices = $derived(held.now?.devices);
+  const readonly = $derived(!session.mayChangeAt(params.site));
   const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
   const name = (id: string) => (plan ? partName(plan, id) : id);
 
   $effect(() => {
     void held.load();
+    void wires.load();
   });
 </script>
 
@@ -35,6 +40,7 @@
     </div>
   {/snippet}
   {#if held.problem}<Trouble problem={held.problem} retry={() => held.load()} />{/if}
+  {#if wires.problem && !held.problem}<Trouble problem={wires.problem} retry={() => wires.load()} />{/if}
   {#if !devices}
     {#if !held.problem}<p class="p-6 text-soft" role="status">Reading the devices</p>{/if}
   {:else if devices.length === 0}
@@ -45,7 +51,21 @@
   {:else}
     <p class="px-4 py-6 text-3xl leading-9 font-bold md:px-6" role="status">{verdict(devices)}</p>
     {#each devices as device (device.id)}
-      <DeviceEntries {held} {device} {name} {zone} readonly={!session.mayChangeAt(params.site)} />
+      {@const wired = wires.now.find((one) => one.device === device.id)}
+      <DeviceEntries {held} {device} {name} {zone} {readonly}>
+        {#if wired && held.now}
+          <OnWire
+            {wires}
+            {wired}
+            device={device.name}
+            revision={held.now.revision}
+            {name}
+            {readonly}
+            {zone}
+            changed={() => held.load()}
+          />
+        {/if}
+      </DeviceEntries>
     {/each}
     <p class="border-t border-rule px-4 py-4 text-sm text-soft md:px-6">
       A reading says what a display showed; it is no proof that a device acts on it. Work on batteries, arrays

@@ -24,6 +24,7 @@ public class CommandsTest {
     static Outcome run(Map<String, String> environment, String... command) throws Exception {
         ProcessBuilder builder =
                 new ProcessBuilder(command).directory(ROOT.toFile()).redirectErrorStream(true);
+        builder.environment().put("SPAREN_DEVICES", "no");
         builder.environment().putAll(environment);
         Path output = Files.createTempFile("sparen", ".out");
         Process process = builder.redirectOutput(output.toFile()).start();

@@ -55,7 +55,7 @@ public final class DeviceComparison {
     static Map<String, Setting> settings(Plan plan, FittedDevice device) {
         Map<String, Setting> settings = new LinkedHashMap<>();
         DeviceSettings.of(plan).stream()
-                .filter(setting -> setting.device().equals(device.id()) && setting.isEntry())
+                .filter(setting -> setting.device().equals(device.id()) && setting.standsInMenu())
                 .forEach(setting -> settings.putIfAbsent(setting.place(), setting));
         return settings;
     }

@@ -72,7 +72,7 @@ public record Setting(
     }
 
     /** Whether there is an entry for it, which can be seen as the device is set. */
-    public boolean isEntry() {
+    public boolean standsInMenu() {
         return (entry.isPresent() || kind == Kind.POSITION) && !hidden;
     }
 

@@ -73,6 +73,7 @@ public class OperatingTest {
         builder.environment().put("SPAREN_DATA", data.toString());
         builder.environment().put("SPAREN_PORT", String.valueOf(port));
         builder.environment().put("SPAREN_DB_PORT", String.valueOf(databasePort));
+        builder.environment().put("SPAREN_DEVICES", "no");
         builder.environment().putAll(environment);
         return builder.redirectErrorStream(true);
     }

@@ -34,6 +34,14 @@ public class DeviceNetworks {
         }
     }
 
+    /** Allows some networks where none is allowed yet. */
+    public void allowAtFirst(String networks) {
+        OrganisationMapper.Organisation ours = organisation.get();
+        if (ours.deviceNetworks().isEmpty()) {
+            organisation.put(new OrganisationMapper.Organisation(ours.name(), ours.secondFactorRequired(), networks));
+        }
+    }
+
     /**
      * Refuses an address in none of the networks.
      *

@@ -20,7 +20,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.handover.DeviceReadings;
-import sparen.app.transfer.Transfer.Change;
+import sparen.app.transfer.Transfer.EntryChange;
 import sparen.app.transfer.Transfer.Stage;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connection;
@@ -146,8 +146,8 @@ class Sender {
             this.back = back;
             this.password = password;
             this.account = account;
-            Map<String, Change> changes =
-                    transfer.content().changes().stream().collect(Collectors.toMap(Change::place, one -> one));
+            Map<String, EntryChange> changes =
+                    transfer.content().changes().stream().collect(Collectors.toMap(EntryChange::place, one -> one));
             this.wanted = wired.entries().stream()
                     .filter(one -> changes.containsKey(one.place()))
                     .map(one -> one.wanting(

@@ -28,7 +28,7 @@ record Transfer(
         boolean rollsBack,
         int written,
         String problem,
-        Content content,
+        TransferContent content,
         Instant endedAt) {
     /** How far it is. */
     enum Stage {
@@ -51,14 +51,14 @@ record Transfer(
      * @param holds what stood there
      * @param planned what is to stand there
      */
-    record Change(String place, String at, String label, String unit, String holds, String planned) {}
+    record EntryChange(String place, String at, String label, String unit, String holds, String planned) {}
 
     /**
      * A number to be read off the device's own display.
      *
      * @param at id of the output, charger, inverter or monitor it belongs to
      */
-    record Shown(String place, String at, String label, String unit) {}
+    record AskedEntry(String place, String at, String label, String unit) {}
 
     /**
      * What is written, in the order in which it is.
@@ -70,12 +70,12 @@ record Transfer(
      * @param asksVolts whether the device tells a voltage that a meter can be held against
      * @param asksPassword whether it wants one
      */
-    record Content(
-            List<Change> changes,
+    record TransferContent(
+            List<EntryChange> changes,
             Optional<String> dropping,
             List<String> dropsWhileSaving,
             List<String> dropsAfter,
-            List<Shown> asked,
+            List<AskedEntry> asked,
             boolean asksVolts,
             boolean asksPassword) {}
 

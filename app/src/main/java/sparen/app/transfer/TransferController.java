@@ -20,8 +20,8 @@ import sparen.app.plan.PlanService;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
-import sparen.app.transfer.Transfer.Content;
 import sparen.app.transfer.Transfer.Stage;
+import sparen.app.transfer.Transfer.TransferContent;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
@@ -74,7 +74,7 @@ class TransferController {
             boolean ended,
             int written,
             Optional<String> problem,
-            Content content) {}
+            TransferContent content) {}
 
     /**
      * A device with a wire.
@@ -97,8 +97,8 @@ class TransferController {
      * @param shown by the places that were asked for
      * @param meterVolts at the battery's terminals (V); absent where the device tells no voltage
      */
-    record Compared(Map<String, String> shown, Optional<Double> meterVolts) {
-        Compared {
+    record DisplayReadings(Map<String, String> shown, Optional<Double> meterVolts) {
+        DisplayReadings {
             Bounds.present("shown", shown);
             meterVolts = Bounds.orEmpty(meterVolts);
         }
@@ -109,8 +109,8 @@ class TransferController {
      *
      * @param password of the device, 0 to 65535; absent where it wants none. It is not kept
      */
-    record Go(Optional<Integer> password) {
-        Go {
+    record WriteOrder(Optional<Integer> password) {
+        WriteOrder {
             password = Bounds.orEmpty(password);
             password.ifPresent(number -> Bounds.within("password", number, "", 0, 65_535));
         }
@@ -215,7 +215,7 @@ class TransferController {
     TransferView compare(
             @PathVariable String siteId,
             @PathVariable UUID transfer,
-            @RequestBody Compared compared,
+            @RequestBody DisplayReadings compared,
             Authentication who) {
         Transfer one = writable(siteId, transfer, who);
         return view(asked(() -> transfers.check(one, compared.shown(), compared.meterVolts())));
@@ -226,7 +226,7 @@ class TransferController {
     @Allowed(value = Role.TECHNICIAN, bySession = true)
     @ResponseStatus(HttpStatus.ACCEPTED)
     TransferView send(
-            @PathVariable String siteId, @PathVariable UUID transfer, @RequestBody Go go, Authentication who) {
+            @PathVariable String siteId, @PathVariable UUID transfer, @RequestBody WriteOrder go, Authentication who) {
         sender.send(writable(siteId, transfer, who), false, go.password(), who.getName());
         return transfer(siteId, transfer);
     }
@@ -236,7 +236,7 @@ class TransferController {
     @Allowed(value = Role.TECHNICIAN, bySession = true)
     @ResponseStatus(HttpStatus.ACCEPTED)
     TransferView rollBack(
-            @PathVariable String siteId, @PathVariable UUID transfer, @RequestBody Go go, Authentication who) {
+            @PathVariable String siteId, @PathVariable UUID transfer, @RequestBody WriteOrder go, Authentication who) {
         sender.send(writable(siteId, transfer, who), true, go.password(), who.getName());
         return transfer(siteId, transfer);
     }

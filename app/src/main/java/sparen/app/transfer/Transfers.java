@@ -14,10 +14,10 @@ import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanService;
-import sparen.app.transfer.Transfer.Change;
-import sparen.app.transfer.Transfer.Content;
-import sparen.app.transfer.Transfer.Shown;
+import sparen.app.transfer.Transfer.AskedEntry;
+import sparen.app.transfer.Transfer.EntryChange;
 import sparen.app.transfer.Transfer.Stage;
+import sparen.app.transfer.Transfer.TransferContent;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connections;
 import sparen.app.wire.Line;
@@ -83,7 +83,7 @@ class Transfers {
                 row.rollsBack(),
                 row.written(),
                 row.problem(),
-                json.readValue(row.content(), Content.class),
+                json.readValue(row.content(), TransferContent.class),
                 row.endedAt());
     }
 
@@ -160,13 +160,13 @@ class Transfers {
                     Map.of());
         }
         toWrite.forEach(one -> one.raw(one.setting().enter()));
-        Content content = new Content(
+        TransferContent content = new TransferContent(
                 toWrite.stream().map(one -> change(one, holds)).toList(),
                 wired.device().profile().dropping(),
                 LoadsAtRisk.whileSaving(latest.plan(), wired.device()),
                 LoadsAtRisk.after(latest.plan(), toWrite, measured.numbers()),
                 DisplayCheck.asked(wired.entries(), holds).stream()
-                        .map(one -> new Shown(
+                        .map(one -> new AskedEntry(
                                 one.place(),
                                 one.setting().at(),
                                 one.setting().label(),
@@ -203,8 +203,8 @@ class Transfers {
         return find(siteId, id);
     }
 
-    private static Change change(WiredEntry one, Map<String, String> holds) {
-        return new Change(
+    private static EntryChange change(WiredEntry one, Map<String, String> holds) {
+        return new EntryChange(
                 one.place(),
                 one.setting().at(),
                 one.setting().label(),
