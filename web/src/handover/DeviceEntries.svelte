@@ -16,10 +16,12 @@
     name: (id: string) => string;
     readonly: boolean;
     zone: string;
+    /** Whether it is on a wire, and typing is for what does not lie on that. */
+    wired?: boolean;
     /** What stands between its name and its menu. */
     children?: Snippet;
   }
-  let { held, device, name, readonly, zone, children }: Props = $props();
+  let { held, device, name, readonly, zone, wired = false, children }: Props = $props();
 
   // A device keeps its place on the page as long as it is the same one.
   // svelte-ignore state_referenced_locally
@@ -80,7 +82,9 @@
         : ''}
     </p>
     {#if !readonly && !reading}
-      <Action onclick={() => (reading = true)}>Read {device.name}</Action>
+      <Action onclick={() => (reading = true)}
+        >{wired ? `Type what ${device.name} shows` : `Read ${device.name}`}</Action
+      >
     {/if}
   </div>
   {#if !reading}{@render children?.()}{/if}

@@ -52,7 +52,7 @@
     <p class="px-4 py-6 text-3xl leading-9 font-bold md:px-6" role="status">{verdict(devices)}</p>
     {#each devices as device (device.id)}
       {@const wired = wires.now.find((one) => one.device === device.id)}
-      <DeviceEntries {held} {device} {name} {zone} {readonly}>
+      <DeviceEntries {held} {device} {name} {zone} {readonly} wired={wired?.connection !== undefined}>
         {#if wired && held.now}
           <OnWire
             {wires}
@@ -62,6 +62,7 @@
             {name}
             {readonly}
             {zone}
+            menu={device.entries.map((entry) => entry.place)}
             changed={() => held.load()}
           />
         {/if}

@@ -20,9 +20,11 @@
     name: (id: string) => string;
     readonly: boolean;
     zone: string;
+    /** Places of its entries, in the order of its menu. */
+    menu: string[];
     changed: () => void;
   }
-  let { wires, wired, device, revision, name, readonly, zone, changed }: Props = $props();
+  let { wires, wired, device, revision, name, readonly, zone, menu, changed }: Props = $props();
 
   // A device keeps its place on the page as long as it is the same one.
   // svelte-ignore state_referenced_locally
@@ -41,16 +43,18 @@
 
   const NUMBERS: Record<string, string> = {
     BATTERY_VOLTS: 'V',
-    BATTERY_AMPERES: 'A into the battery',
     CHARGE_PERCENT: '%',
     ARRAY_WATTS: 'W from the arrays',
     LOAD_WATTS: 'W to loads',
   };
   const DIGITS: Record<string, number> = { BATTERY_VOLTS: 2, BATTERY_AMPERES: 1, CHARGE_PERCENT: 1 };
+  const told = (what: string, value: number) => {
+    const number = decimal(Number(Math.abs(value).toFixed(DIGITS[what] ?? 0)));
+    if (what !== 'BATTERY_AMPERES') return `${number} ${NUMBERS[what]}`;
+    return `${number} A ${value < 0 ? 'out of' : 'into'} the battery`;
+  };
   const numbers = $derived(
-    Object.entries(line.measured?.numbers ?? {}).map(
-      ([what, value]) => `${decimal(Number(value.toFixed(DIGITS[what] ?? 0)))} ${NUMBERS[what]}`,
-    ),
+    Object.entries(line.measured?.numbers ?? {}).map(([what, value]) => told(what, value)),
   );
   const contacts = $derived(
     Object.entries(line.measured?.closed ?? {}).map(([id, closed]) => `${name(id)} ${closed ? 'on' : 'off'}`),
@@ -139,6 +143,6 @@
     <Said problem={line.problem} />
   {/if}
   {#if wired.transfer}
-    <TransferSteps {line} transfer={wired.transfer} {device} {name} {mayWrite} {zone} />
+    <TransferSteps {line} transfer={wired.transfer} {device} {name} {mayWrite} {zone} {menu} />
   {/if}
 </div>

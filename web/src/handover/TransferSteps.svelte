@@ -16,8 +16,10 @@
     name: (id: string) => string;
     mayWrite: boolean;
     zone: string;
+    /** Places of its entries, in the order of its menu. */
+    menu: string[];
   }
-  let { line, transfer, device, name, mayWrite, zone }: Props = $props();
+  let { line, transfer, device, name, mayWrite, zone, menu }: Props = $props();
 
   let shown = $state<Record<string, string>>({});
   let meter = $state('');
@@ -25,6 +27,9 @@
 
   const content = $derived(transfer.content);
   const count = $derived(content.changes.length);
+  const changes = $derived(
+    [...content.changes].sort((one, other) => menu.indexOf(one.place) - menu.indexOf(other.place)),
+  );
   const entries = (number: number) => `${number} ${number === 1 ? 'entry' : 'entries'}`;
   const looked = $derived(transfer.stage === 'PREPARED' || transfer.stage === 'CHECKED');
   const label = (one: { label: string; at: string }) => `${one.label}, ${name(one.at)}`;
@@ -76,11 +81,12 @@
   <section class="grid gap-4 border-l-4 border-ink pl-4" aria-label="Into {device}">
     <h3 class="text-lg font-bold">Revision {transfer.revision} into {device}</h3>
     <ul>
-      {#each content.changes as one (one.place)}
+      {#each changes as one, i (one.place)}
+        {#if one.at !== changes[i - 1]?.at}<li class="pt-2 font-bold">{name(one.at)}</li>{/if}
         <li
           class="grid max-w-3xl grid-cols-[minmax(0,1fr)_auto_auto] items-baseline gap-x-4 border-t border-rule py-1"
         >
-          <span>{label(one)}</span>
+          <span>{one.label}</span>
           <span class="number text-soft">{unit(one.holds, one)} →</span>
           <b class="number text-right text-lg">{unit(one.planned, one)}</b>
         </li>

@@ -192,7 +192,10 @@ public class TransferApiTest extends OverHttp {
         assertEquals(
                 odd.post(TRANSFERS + id + "/sending", JSON.createObjectNode()).statusCode(), 403);
 
-        JsonNode locked = ended(liv, transfer, "sending", null);
+        HttpResponse<String> without = liv.post(TRANSFERS + id + "/sending", JSON.createObjectNode());
+        assertEquals(without.statusCode(), 422);
+        assertTrue(without.body().contains("wants its password"), without.body());
+        JsonNode locked = ended(liv, transfer, "sending", 1111);
         assertFalse(locked.get("ended").asBoolean());
         assertTrue(locked.get("problem").asString().contains("may want its password"), locked.toString());
         assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250);

@@ -101,7 +101,7 @@ abstract class BrowserTest {
 
     /** Refusals that a test provokes are logged by the browser itself; all else is a fault, policy violations among them. */
     private void listen(ConsoleMessage message) {
-        boolean provoked = message.text().matches("Failed to load resource: .* (401|403|404|409|422|429) .*");
+        boolean provoked = message.text().matches("Failed to load resource: .* (401|403|404|409|422|424|429) .*");
         if (message.type().equals("error") && !provoked) {
             complaints.add(message.text());
         }

@@ -53,17 +53,17 @@ public class DevicesAndManyTest extends BrowserTest {
     /** A hybrid with a numbered menu: its sheet is in the order of its menu, is taken along as a table, and is read at the cabinet. */
     @Test
     public void aSheetFollowsTheMenuOfItsDevice() throws Exception {
-        Page page = at("/site/skarvholm/plan/devices", "liv");
+        Page page = at("/site/kvarno/plan/devices", "liv");
         button(page, "Fit a device").click();
         page.getByLabel("kind of device")
                 .selectOption(new SelectOption().setLabel("All-in-one hybrid with a numbered menu"));
         page.getByLabel("what the crew calls it").fill("Wall box");
-        page.getByLabel("charger whose setpoints it holds").selectOption("House inverter");
-        page.getByLabel("inverter whose levels and AC side it holds").selectOption("House inverter");
+        page.getByLabel("charger whose setpoints it holds").selectOption("Barn inverter");
+        page.getByLabel("inverter whose levels and AC side it holds").selectOption("Barn inverter");
         button(page, "Fit it").click();
         Locator device = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Wall box"));
         assertThat(device.getByRole(AriaRole.ROW, new Locator.GetByRoleOptions().setName("C-01")))
-                .containsText("55.2 V");
+                .containsText("28.2 V");
         List<String> menu = device.locator("tbody tr td:first-child").allInnerTexts().stream()
                 .filter(text -> !text.isEmpty())
                 .toList();
@@ -75,11 +75,11 @@ public class DevicesAndManyTest extends BrowserTest {
         assertEquals(lines.get(0), "menu,of,setting,enter,unit,as it comes,it does,in,remarks,path");
         assertTrue(
                 lines.contains(
-                        "C-01,House inverter,absorption,55.2,V,,55.2,V,,program/charging/inverter/absorptionVolts"),
+                        "C-01,Barn inverter,absorption,28.2,V,,28.2,V,,program/charging/inverter/absorptionVolts"),
                 lines.toString());
         button(page, "Save revision").click();
         assertThat(page.locator("header")).containsText(": saved");
-        Page phone = phoneAt("/site/skarvholm/plan/devices", "odd");
+        Page phone = phoneAt("/site/kvarno/plan/devices", "odd");
         Locator there = phone.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Wall box"));
         assertThat(there).containsText("C-01");
         assertEquals(

@@ -6,7 +6,6 @@ import static org.testng.Assert.assertEquals;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import com.microsoft.playwright.options.SelectOption;
 import java.nio.charset.StandardCharsets;
 import java.util.regex.Pattern;
 import org.testng.annotations.Test;
@@ -14,42 +13,33 @@ import org.testng.annotations.Test;
 /** What stands in the devices: read off at the cabinet with a phone, compared, and told where it is not as planned. */
 public class HandoverJourneyTest extends BrowserTest {
     private static Locator entry(Page page, String label) {
-        return page.getByLabel(label + " of Shed box, Barn controller", new Page.GetByLabelOptions().setExact(true));
+        return page.getByLabel(
+                label + " of Humidity terminal, Humidity fan disconnect", new Page.GetByLabelOptions().setExact(true));
     }
 
     @Test
     public void aDeviceIsReadOffAndOneValueWasMisread() {
-        Page desk = at("/site/kvarno/handover", "liv");
+        Page desk = at("/site/hallgrund/handover", "liv");
         assertThat(says(desk, "No device is fitted")).isVisible();
-        desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Fit one in the plan"))
-                .click();
-        button(desk, "Fit a device").click();
-        desk.getByLabel("kind of device").selectOption(new SelectOption().setLabel("Two-level charge controller"));
-        desk.getByLabel("what the crew calls it").fill("Shed box");
-        desk.getByLabel("charger whose setpoints it holds").selectOption(new SelectOption().setIndex(1));
-        button(desk, "Fit it").click();
-        button(desk, "Save revision").click();
-        assertThat(desk.locator("header")).containsText(": saved");
-
         Page phone = phoneAt("/site/kvarno/handover", "liv");
         assertThat(phone.getByText("No device has been read yet.")).isVisible();
-        button(phone, "Read Shed box").click();
-        entry(phone, "end of charge").fill("144");
-        entry(phone, "end of charge").press("Enter");
-        assertThat(entry(phone, "boost time")).isFocused();
-        button(phone, "same as planned: boost time").click();
+        button(phone, "Read Humidity terminal").click();
+        entry(phone, "load off at").fill("226");
+        entry(phone, "load off at").press("Enter");
+        assertThat(entry(phone, "for").first()).isFocused();
+        button(phone, "same as planned: load on at").click();
         // The phone is put away in between: what was typed is still there.
         phone.reload();
-        assertThat(entry(phone, "end of charge")).hasValue("144");
-        button(phone, "Keep 2 of 7").click();
-        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("144 V cannot stand at");
+        assertThat(entry(phone, "load off at")).hasValue("226");
+        button(phone, "Keep 2 of 6").click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("226 V cannot stand at");
         assertAccessible(phone);
         assertNoSidewaysScroll(phone);
-        entry(phone, "end of charge").fill("14,2");
-        button(phone, "Keep 2 of 7").click();
-        assertThat(phone.getByText("1 entry is not as planned, 5 not read, of 7 entries."))
+        entry(phone, "load off at").fill("22,8");
+        button(phone, "Keep 2 of 6").click();
+        assertThat(phone.getByText("1 entry is not as planned, 4 not read, of 6 entries."))
                 .isVisible();
-        assertThat(phone.getByText("holds 14.2 V")).isVisible();
+        assertThat(phone.getByText("holds 22.8 V")).isVisible();
         assertAccessible(phone);
 
         desk.navigate(address() + "/#/site/kvarno/handover");
@@ -75,8 +65,8 @@ public class HandoverJourneyTest extends BrowserTest {
         assertThat(desk.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHasText("Kvarnö")))
                 .containsText("drifted");
         Page odd = at("/site/kvarno/handover", "odd");
-        assertThat(odd.getByText("holds 14.2 V")).isVisible();
-        assertThat(button(odd, "Read Shed box")).hasCount(0);
+        assertThat(odd.getByText("holds 22.8 V")).isVisible();
+        assertThat(button(odd, "Read Humidity terminal")).hasCount(0);
         assertAccessible(odd);
     }
 }

@@ -29,6 +29,7 @@ import sparen.app.wire.Line;
 import sparen.app.wire.LineProblem;
 import sparen.device.Wire;
 import sparen.handover.WiredEntry;
+import sparen.quantity.InvalidQuantity;
 
 /**
  * Writes transfers into devices, saves, reads back and compares. Whatever it is cut off at, sent again it reads what stands there and
@@ -81,6 +82,9 @@ class Sender {
     void send(Transfer transfer, boolean back, Optional<Integer> password, String account) {
         Transfers.mustBe(
                 transfer, transfer.isOpen() && (back ? transfer.hasBegun() : transfer.stage() != Stage.PREPARED));
+        if (transfer.content().asksPassword() && password.isEmpty()) {
+            throw new InvalidQuantity("password", "the device wants its password before anything is written");
+        }
         DeviceOnWire wired = transfers.device(transfer);
         Connection connection = connections.find(transfer.siteId(), transfer.device());
         UUID holder = UUID.randomUUID();

@@ -14,7 +14,11 @@ public class LineProblem extends IOException {
         super(message);
     }
 
-    LineProblem(String message, Throwable cause) {
+    /**
+     * @param message what, where and what to do
+     * @param cause what it came from
+     */
+    public LineProblem(String message, Throwable cause) {
         super(message, cause);
     }
 
