@@ -5,6 +5,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import sparen.device.FittedDevice;
 import sparen.device.LiveRegister.What;
 import sparen.program.Output;
@@ -29,7 +30,7 @@ public final class LoadsAtRisk {
         return device.inverter().isPresent()
                 ? fedBy(plan, device.inverter())
                 : device.outputs().stream()
-                        .flatMap(output -> switchedBy(plan, output).stream())
+                        .flatMap(output -> switchedBy(plan, output, load -> true).stream())
                         .distinct()
                         .toList();
     }
@@ -47,7 +48,7 @@ public final class LoadsAtRisk {
                     Optional.ofNullable(CUTS.get(one.knob().key())).map(live::get);
             Optional<Double> level = ReadEntry.number(one.setting().enter());
             if (now.isPresent() && level.isPresent() && level.get() > now.get()) {
-                names.addAll(switchedBy(plan, one.setting().at()));
+                names.addAll(switchedBy(plan, one.setting().at(), load -> true));
                 names.addAll(fedBy(plan, Optional.of(one.setting().at())));
             }
         }
@@ -61,8 +62,8 @@ public final class LoadsAtRisk {
                 .toList();
     }
 
-    /** Loads of an output, and of an inverter or converter that it switches. */
-    private static List<String> switchedBy(Plan plan, String output) {
+    /** Names of loads of an output, and of an inverter or converter that it switches. */
+    static List<String> switchedBy(Plan plan, String output, Predicate<Load> which) {
         List<String> switched = plan.program().outputs().stream()
                 .filter(one -> one.id().equals(output))
                 .map(Output::loads)
@@ -71,6 +72,7 @@ public final class LoadsAtRisk {
         return plan.site().loads().stream()
                 .filter(load -> switched.contains(load.id())
                         || load.feed().filter(switched::contains).isPresent())
+                .filter(which)
                 .map(Load::name)
                 .toList();
     }
