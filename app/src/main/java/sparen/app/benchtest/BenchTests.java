@@ -1,0 +1,297 @@
+package sparen.app.benchtest;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.apache.commons.codec.digest.DigestUtils;
+import org.springframework.dao.DuplicateKeyException;
+import org.springframework.http.HttpStatus;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
+import sparen.app.benchtest.BenchTestView.PluggedIn;
+import sparen.app.benchtest.BenchTestView.StepResult;
+import sparen.app.benchtest.BenchTestView.TriedStep;
+import sparen.app.handover.DeviceReadings;
+import sparen.app.plan.PlanService;
+import sparen.app.web.Refusal;
+import sparen.handover.TestStep;
+import sparen.handover.TestStep.Standing;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.TemporaryValue;
+import sparen.program.TestForce;
+import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Programs tried on site. */
+@Service
+class BenchTests {
+    private final BenchTestMapper mapper;
+    private final PlanService plans;
+    private final DeviceReadings readings;
+    private final AuditLog audit;
+    private final JsonMapper json;
+    private final Clock clock;
+
+    BenchTests(
+            BenchTestMapper mapper,
+            PlanService plans,
+            DeviceReadings readings,
+            AuditLog audit,
+            JsonMapper json,
+            Clock clock) {
+        this.mapper = mapper;
+        this.plans = plans;
+        this.readings = readings;
+        this.audit = audit;
+        this.json = json;
+        this.clock = clock;
+    }
+
+    /** What the battery is at, so that it can be said how a level is tried. */
+    record BatteryNow(Optional<Double> volts, Optional<Double> percent) {
+        static final BatteryNow UNKNOWN = new BatteryNow(Optional.empty(), Optional.empty());
+    }
+
+    private PlanService.Loaded latest(String siteId) {
+        return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    /** All tests of a site, the newest first. */
+    List<BenchTestView> list(String siteId) {
+        PlanService.Loaded latest = latest(siteId);
+        List<TestStep> steps = TestStep.of(latest.plan());
+        return mapper.of(siteId).stream()
+                .map(row -> view(siteId, row, latest.plan(), steps, BatteryNow.UNKNOWN))
+                .toList();
+    }
+
+    BenchTestView find(String siteId, UUID id, BatteryNow battery) {
+        PlanService.Loaded latest = latest(siteId);
+        return view(siteId, row(siteId, id), latest.plan(), TestStep.of(latest.plan()), battery);
+    }
+
+    private BenchTestMapper.Row row(String siteId, UUID id) {
+        return mapper.find(siteId, id).orElseThrow(() -> Refusal.notFound("This test"));
+    }
+
+    private BenchTestView view(
+            String siteId, BenchTestMapper.Row row, Plan newest, List<TestStep> now, BatteryNow battery) {
+        List<TestStep> steps = json.readValue(row.steps(), new TypeReference<>() {});
+        List<BenchTestMapper.ResultRow> results = mapper.results(row.id());
+        List<TriedStep> tried = steps.stream()
+                .map(step -> tried(
+                        step,
+                        results.stream()
+                                .filter(one -> one.step().equals(step.id()))
+                                .toList(),
+                        now,
+                        battery))
+                .toList();
+        List<PluggedIn> plugged = mapper.plugged(row.id()).stream()
+                .map(one -> new PluggedIn(
+                        one.id(),
+                        one.what(),
+                        one.pluggedBy(),
+                        one.pluggedAt(),
+                        Optional.ofNullable(one.removedBy()),
+                        Optional.ofNullable(one.removedAt())))
+                .toList();
+        return new BenchTestView(
+                row.id(),
+                row.revision(),
+                row.begunBy(),
+                row.begunAt(),
+                row.signed(),
+                Optional.ofNullable(row.endedBy()),
+                Optional.ofNullable(row.endedAt()),
+                Optional.ofNullable(row.checksum()),
+                tried,
+                plugged,
+                row.endedAt() == null ? blocking(siteId, newest, tried, plugged, now) : List.of());
+    }
+
+    private static TriedStep tried(
+            TestStep step, List<BenchTestMapper.ResultRow> results, List<TestStep> now, BatteryNow battery) {
+        Optional<StepResult> last = results.stream()
+                .reduce((earlier, later) -> later)
+                .map(one -> new StepResult(
+                        Optional.ofNullable(one.measured()),
+                        Optional.ofNullable(one.afterSeconds()),
+                        one.instrument(),
+                        one.note(),
+                        one.measuredBy(),
+                        one.measuredAt()));
+        return new TriedStep(
+                step,
+                last,
+                results.size(),
+                last.flatMap(one -> one.measured().flatMap(value -> step.failure(value, one.afterSeconds()))),
+                step.standing(now),
+                step.setFor(battery.volts(), battery.percent()));
+    }
+
+    /** What keeps a test from being signed. */
+    private List<String> blocking(
+            String siteId, Plan newest, List<TriedStep> tried, List<PluggedIn> plugged, List<TestStep> now) {
+        List<String> blocking = new ArrayList<>();
+        count(blocking, tried.stream().filter(one -> one.last().isEmpty()).count(), "not measured");
+        tried.forEach(one -> one.failure()
+                .ifPresent(failure ->
+                        blocking.add(one.step().outputName() + ", " + one.step().term() + ": " + failure)));
+        count(
+                blocking,
+                tried.stream().filter(one -> one.standing() != Standing.VALID).count(),
+                "changed in the plan since");
+        count(
+                blocking,
+                now.stream()
+                        .filter(step ->
+                                tried.stream().noneMatch(one -> one.step().id().equals(step.id())))
+                        .count(),
+                "new in the plan since");
+        plugged.stream()
+                .filter(one -> one.removedAt().isEmpty())
+                .forEach(one -> blocking.add(one.what() + " is still plugged in"));
+        for (Output output : newest.program().outputs()) {
+            if (output.testForce() != TestForce.NONE) {
+                blocking.add(output.name() + " is still forced "
+                        + output.testForce().name().toLowerCase(Locale.ROOT));
+            }
+        }
+        for (TemporaryValue one : newest.program().temporary()) {
+            blocking.add(one.name() + " is still changed for a test: it is to be "
+                    + (Bounds.number(one.normalValue()) + " " + one.unit()).strip());
+        }
+        mapper.halfWritten(siteId)
+                .forEach(device ->
+                        blocking.add("something was sent to " + name(newest, device) + " and not to its end"));
+        readings.drifted(siteId, newest)
+                .forEach(device -> blocking.add(name(newest, device) + " holds something that is not planned"));
+        return blocking;
+    }
+
+    private static String name(Plan plan, String device) {
+        return plan.program().devices().stream()
+                .filter(one -> one.id().equals(device))
+                .map(one -> one.name())
+                .findFirst()
+                .orElse(device);
+    }
+
+    private static void count(List<String> blocking, long levels, String what) {
+        if (levels > 0) {
+            blocking.add(levels + (levels == 1 ? " level is " : " levels are ") + what);
+        }
+    }
+
+    /**
+     * Begins a test of the newest plan.
+     *
+     * @param id made by who asks: asked twice it is begun once
+     * @throws Refusal when another goes on, or nothing of the plan can be tried
+     */
+    @Transactional
+    public void begin(String siteId, UUID id, String account) {
+        if (mapper.find(siteId, id).isPresent()) {
+            return;
+        }
+        PlanService.Loaded latest = latest(siteId);
+        List<TestStep> steps = TestStep.of(latest.plan());
+        if (steps.isEmpty()) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT, "nothing-to-try", "No output of the newest plan goes by a level.", Map.of());
+        }
+        try {
+            mapper.insert(id, siteId, latest.revision().number(), account, now(), json.writeValueAsString(steps));
+        } catch (DuplicateKeyException open) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT,
+                    "open-test",
+                    "Another test of this site goes on. Sign it or end it first.",
+                    Map.of());
+        }
+        audit.note(Deed.TEST_BEGUN, siteId, "revision " + latest.revision().number() + ", " + steps.size() + " levels");
+    }
+
+    /**
+     * Keeps what was measured; what was measured before stays.
+     *
+     * @throws InvalidQuantity when the test has no such step
+     */
+    @Transactional
+    public void measured(String siteId, UUID test, BenchTestMapper.ResultRow result) {
+        List<TestStep> steps = json.readValue(row(siteId, test).steps(), new TypeReference<>() {});
+        Bounds.known("step", result.step(), steps.stream().map(TestStep::id).toList());
+        mustGoOn(test);
+        mapper.addResult(test, result);
+    }
+
+    /** Notes something that was plugged in. */
+    @Transactional
+    public void plug(String siteId, UUID test, UUID id, String what, String account) {
+        row(siteId, test);
+        mustGoOn(test);
+        mapper.plug(test, id, what, account, now());
+    }
+
+    /** Notes that it was taken away. */
+    @Transactional
+    public void unplug(String siteId, UUID test, UUID id, String account) {
+        row(siteId, test);
+        mustGoOn(test);
+        mapper.unplug(test, id, account, now());
+    }
+
+    private void mustGoOn(UUID test) {
+        if (!mapper.lock(test)) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT, "ended", "This test has ended: nothing of it changes any more.", Map.of());
+        }
+    }
+
+    /**
+     * Signs a test: from then on nothing of it changes.
+     *
+     * @throws Refusal when something keeps it from that
+     */
+    @Transactional
+    public void sign(String siteId, UUID test, String account) {
+        mustGoOn(row(siteId, test).id());
+        BenchTestView view = find(siteId, test, BatteryNow.UNKNOWN);
+        if (!view.blocking().isEmpty()) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT,
+                    "not-ready",
+                    "It cannot be signed yet: " + String.join("; ", view.blocking()) + ".",
+                    Map.of());
+        }
+        mapper.end(test, true, account, now(), DigestUtils.sha256Hex(json.writeValueAsString(view)));
+        audit.note(
+                Deed.TEST_SIGNED,
+                siteId,
+                "revision " + view.revision() + ", " + view.steps().size() + " levels");
+    }
+
+    /** Ends a test unsigned; what was measured stays to be read. */
+    @Transactional
+    public void end(String siteId, UUID test, String account) {
+        mustGoOn(row(siteId, test).id());
+        mapper.end(test, false, account, now(), null);
+        audit.note(Deed.TEST_ENDED, siteId, "unsigned");
+    }
+}
