@@ -16,8 +16,8 @@
     '/site/:site/plan/:part?': wrap({ asyncComponent: () => import('./plan/PlanPage.svelte') }),
     '/site/:site/bench': wrap({ asyncComponent: () => import('./bench/BenchPage.svelte') }),
     '/site/:site/season/:part?': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
-    '/site/:site/handover': wrap({ asyncComponent: () => import('./handover/HandoverPage.svelte') }),
     '/site/:site/handover/card': wrap({ asyncComponent: () => import('./handover/CardPage.svelte') }),
+    '/site/:site/handover/:part?': wrap({ asyncComponent: () => import('./handover/HandoverPage.svelte') }),
     '*': NotFound,
   };
 

@@ -2,14 +2,22 @@
   import Frame from '../lib/shell/Frame.svelte';
   import { partName } from '../lib/shell/parts';
   import { session } from '../lib/shell/session.svelte';
+  import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { editorOf } from '../plan/planEditor.svelte';
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
   import OnWire from './OnWire.svelte';
+  import TestPart from './TestPart.svelte';
   import { Wires } from './wires.svelte';
 
-  let { params }: { params: { site: string } } = $props();
+  let { params }: { params: { site: string; part?: string } } = $props();
+
+  const TABS = [
+    { key: 'devices', name: 'In the devices' },
+    { key: 'test', name: 'Tested on site' },
+  ];
+  const part = $derived(params.part === 'test' ? 'test' : 'devices');
 
   const editor = $derived(editorOf(params.site));
   const plan = $derived(editor.plan);
@@ -39,9 +47,12 @@
       >
     </div>
   {/snippet}
+  <Tabs tabs={TABS} {part} address="/site/{params.site}/handover" label="Handover" />
   {#if held.problem}<Trouble problem={held.problem} retry={() => held.load()} />{/if}
   {#if wires.problem && !held.problem}<Trouble problem={wires.problem} retry={() => wires.load()} />{/if}
-  {#if !devices}
+  {#if part === 'test'}
+    <TestPart site={params.site} revision={held.now?.revision} {readonly} {zone} />
+  {:else if !devices}
     {#if !held.problem}<p class="p-6 text-soft" role="status">Reading the devices</p>{/if}
   {:else if devices.length === 0}
     <p class="p-6 text-lg">

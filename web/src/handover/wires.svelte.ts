@@ -154,7 +154,8 @@ export class DeviceWire {
           api.GET('/api/sites/{siteId}/devices/{device}/live', { params: { path: this.path } }),
         );
         this.measured = answer.data ?? this.measured;
-        this.silent = answer.problem;
+        // While it is written to nobody else asks it.
+        this.silent = answer.problem?.status === 409 ? this.silent : answer.problem;
       }
       if (!ended) next = setTimeout(measure, MEASURES_EVERY);
     };

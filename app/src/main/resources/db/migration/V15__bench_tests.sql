@@ -21,6 +21,7 @@ create table bench_test_result (
   step text not null,
   measured double precision,
   after_seconds double precision,
+  set_to double precision,
   instrument text not null,
   note text not null,
   measured_by text not null references account (name),

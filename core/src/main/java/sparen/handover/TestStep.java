@@ -105,11 +105,15 @@ public record TestStep(
 
     private static double tolerance(double expected, String unit) {
         return switch (unit) {
-            case "V" -> tidy(VOLTS_SHARE * Math.abs(expected));
+            case "V" -> hundredths(VOLTS_SHARE * Math.abs(expected));
             case "%" -> PERCENT;
             case "°C" -> CELSIUS;
-            default -> tidy(SHARE * Math.abs(expected));
+            default -> hundredths(SHARE * Math.abs(expected));
         };
+    }
+
+    private static double hundredths(double value) {
+        return Math.rint(value * 100) / 100;
     }
 
     private static double tidy(double value) {
@@ -121,12 +125,15 @@ public record TestStep(
      *
      * @param measured where the contact moved, in the step's unit
      * @param afterSeconds after how long (s); absent where nobody looked at a watch
+     * @param setTo what the level was set to for the test; absent where it was as planned
      */
-    public Optional<String> failure(double measured, Optional<Double> afterSeconds) {
-        if (Math.abs(measured - expected) > tolerance + DUST) {
-            return Optional.of("moved at " + inUnit(measured) + ", " + inUnit(tidy(Math.abs(measured - expected)))
-                    + (measured > expected ? " above " : " below ") + inUnit(expected) + ", where ±"
-                    + inUnit(tolerance) + " is allowed");
+    public Optional<String> failure(double measured, Optional<Double> afterSeconds, Optional<Double> setTo) {
+        double level = setTo.orElse(expected);
+        if (Math.abs(measured - level) > tolerance + DUST) {
+            return Optional.of("moved at " + inUnit(measured) + ", " + inUnit(tidy(Math.abs(measured - level)))
+                    + (measured > level ? " above " : " below ") + inUnit(level)
+                    + (setTo.isPresent() ? " as set for the test" : "") + ", where ±" + inUnit(tolerance)
+                    + " is allowed");
         }
         return delaySeconds.flatMap(delay -> afterSeconds
                 .filter(after -> Math.abs(after - delay) > delayTolerance + DUST)

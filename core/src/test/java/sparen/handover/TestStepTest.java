@@ -33,7 +33,7 @@ public class TestStepTest {
         TestStep off = radio(STEPS, true);
         assertEquals(off.expected(), 22.8, 1e-9);
         assertEquals(off.unit(), "V");
-        assertEquals(off.tolerance(), 0.161, 1e-9);
+        assertEquals(off.tolerance(), 0.16, 1e-9);
         assertEquals(off.delaySeconds(), Optional.of(30.0));
         assertEquals(off.delayTolerance(), 2, 1e-9);
         assertEquals(off.critical(), List.of("radio"), "which must not be off for longer than the test");
@@ -43,24 +43,27 @@ public class TestStepTest {
         assertEquals(STEPS.stream().map(TestStep::id).distinct().count(), STEPS.size());
     }
 
-    /** Where it moved, after how long, and what is said of it; nothing where it passed. */
+    /** Where it moved, after how long, what it was set to, and what is said of it; nothing where it passed. */
     @DataProvider
     private Object[][] measurements() {
         return new Object[][] {
-            {22.8, 30.0, ""},
-            {22.96, 32.0, ""},
-            {22.64, null, ""},
-            {22.97, 30.0, "moved at 22.97 V, 0.17 V above 22.8 V, where ±0.161 V is allowed"},
-            {22.6, 30.0, "0.2 V below 22.8 V"},
-            {22.8, 33.0, "moved after 33 s in place of 30 s ± 2 s"},
-            {22.8, 3.0, "moved after 3 s"},
+            {22.8, 30.0, null, ""},
+            {22.96, 32.0, null, ""},
+            {22.64, null, null, ""},
+            {22.97, 30.0, null, "moved at 22.97 V, 0.17 V above 22.8 V, where ±0.16 V is allowed"},
+            {22.6, 30.0, null, "0.2 V below 22.8 V"},
+            {22.8, 33.0, null, "moved after 33 s in place of 30 s ± 2 s"},
+            {22.8, 3.0, null, "moved after 3 s"},
+            {25.8, 30.0, 25.9, ""},
+            {22.8, 30.0, 25.9, "3.1 V below 25.9 V as set for the test"},
         };
     }
 
     @Test(dataProvider = "measurements")
-    public void passOrFailIsWorkedOut(double volts, Double after, String said) {
-        String failure =
-                radio(STEPS, true).failure(volts, Optional.ofNullable(after)).orElse("");
+    public void passOrFailIsWorkedOut(double volts, Double after, Double setTo, String said) {
+        String failure = radio(STEPS, true)
+                .failure(volts, Optional.ofNullable(after), Optional.ofNullable(setTo))
+                .orElse("");
         assertTrue(said.isEmpty() ? failure.isEmpty() : failure.contains(said), failure);
     }
 

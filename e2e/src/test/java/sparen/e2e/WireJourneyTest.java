@@ -5,6 +5,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -84,7 +85,18 @@ public class WireJourneyTest extends BrowserTest {
         liv.reload();
         assertThat(now).containsText("Nobody answers");
         devices.start();
+        // And the application is killed while it writes to a device that answers slowly.
+        display.reload();
+        display.getByText("slow").first().click();
         liv.reload();
+        liv.getByLabel("password of House inverter").fill("2718");
+        button(liv, "Send the rest").click();
+        assertThat(into(liv)).containsText("Writing 1 of 6");
+        List.of(liv, phone, signe).forEach(page -> page.navigate("about:blank"));
+        restartApplication();
+        display.getByText("slow").first().click();
+        liv.navigate(address() + "/#/site/skarvholm/handover");
+        assertThat(into(liv).getByRole(AriaRole.ALERT)).containsText("Half done");
         liv.getByLabel("password of House inverter").fill("2718");
         button(liv, "Send the rest").click();
         assertThat(liv.getByText("6 entries written, saved and read back")).isVisible();

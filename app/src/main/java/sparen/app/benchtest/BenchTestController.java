@@ -49,6 +49,7 @@ class BenchTestController {
      * @param id made by who asks: asked twice it is kept once
      * @param measured where the contact moved, in the step's unit, −1e6 to 1e6; absent where the step is left out, which the note says why
      * @param afterSeconds after how long (s), 0 to 1e6; absent where nobody looked at a watch
+     * @param setTo what the level was set to for the test, −1e6 to 1e6; absent where it was as planned
      * @param instrument what it was measured with; absent where the step is left out
      * @param note anything worth knowing, to 300 characters; absent for nothing
      */
@@ -57,6 +58,7 @@ class BenchTestController {
             String step,
             Optional<Double> measured,
             Optional<Double> afterSeconds,
+            Optional<Double> setTo,
             Optional<String> instrument,
             Optional<String> note) {
         NewResult {
@@ -66,6 +68,8 @@ class BenchTestController {
             measured.ifPresent(value -> Bounds.within("measured", value, "", -MOST, MOST));
             afterSeconds = Bounds.orEmpty(afterSeconds);
             afterSeconds.ifPresent(value -> Bounds.within("afterSeconds", value, "s", 0, MOST));
+            setTo = Bounds.orEmpty(setTo);
+            setTo.ifPresent(value -> Bounds.within("setTo", value, "", -MOST, MOST));
             instrument = Bounds.name("instrument", instrument);
             note = Bounds.orEmpty(note).filter(text -> !text.isBlank());
             note.ifPresent(text -> Bounds.within("note", text.length(), "characters", 0, 300));
@@ -142,6 +146,7 @@ class BenchTestController {
                         result.step(),
                         result.measured().orElse(null),
                         result.afterSeconds().orElse(null),
+                        result.setTo().orElse(null),
                         result.instrument().orElse(""),
                         result.note().orElse(""),
                         who.getName(),

@@ -31,6 +31,7 @@ interface BenchTestMapper {
             String step,
             Double measured,
             Double afterSeconds,
+            Double setTo,
             String instrument,
             String note,
             String measuredBy,
@@ -73,16 +74,16 @@ interface BenchTestMapper {
     /** One that is kept already stays as it is: 0 then. */
     @Insert(
             """
-            insert into bench_test_result (test, id, step, measured, after_seconds, instrument, note, measured_by, measured_at)
-            values (#{test}, #{row.id}, #{row.step}, #{row.measured}, #{row.afterSeconds}, #{row.instrument}, #{row.note},
-              #{row.measuredBy}, #{row.measuredAt})
+            insert into bench_test_result (test, id, step, measured, after_seconds, set_to, instrument, note, measured_by, measured_at)
+            values (#{test}, #{row.id}, #{row.step}, #{row.measured}, #{row.afterSeconds}, #{row.setTo}, #{row.instrument},
+              #{row.note}, #{row.measuredBy}, #{row.measuredAt})
             on conflict do nothing
             """)
     int addResult(UUID test, ResultRow row);
 
     @Select(
             """
-            select r.id, r.step, r.measured, r.after_seconds, r.instrument, r.note, a.full_name as measured_by, r.measured_at
+            select r.id, r.step, r.measured, r.after_seconds, r.set_to, r.instrument, r.note, a.full_name as measured_by, r.measured_at
             from bench_test_result r join account a on a.name = r.measured_by
             where r.test = #{test} order by r.measured_at, r.id
             """)

@@ -51,10 +51,12 @@ record BenchTestView(
      *
      * @param measured where the contact moved, in the step's unit; absent where the step was left out, and the note says why
      * @param afterSeconds after how long (s); absent where nobody looked at a watch
+     * @param setTo what the level was set to for the test; absent where it was as planned
      */
     record StepResult(
             Optional<Double> measured,
             Optional<Double> afterSeconds,
+            Optional<Double> setTo,
             String instrument,
             String note,
             String measuredBy,

@@ -132,6 +132,7 @@ class BenchTests {
                 .map(one -> new StepResult(
                         Optional.ofNullable(one.measured()),
                         Optional.ofNullable(one.afterSeconds()),
+                        Optional.ofNullable(one.setTo()),
                         one.instrument(),
                         one.note(),
                         one.measuredBy(),
@@ -140,7 +141,8 @@ class BenchTests {
                 step,
                 last,
                 results.size(),
-                last.flatMap(one -> one.measured().flatMap(value -> step.failure(value, one.afterSeconds()))),
+                last.flatMap(
+                        one -> one.measured().flatMap(value -> step.failure(value, one.afterSeconds(), one.setTo()))),
                 step.standing(now),
                 step.setFor(battery.volts(), battery.percent()));
     }

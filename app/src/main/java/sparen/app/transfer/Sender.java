@@ -89,11 +89,7 @@ class Sender {
         Connection connection = connections.find(transfer.siteId(), transfer.device());
         UUID holder = UUID.randomUUID();
         if (mapper.lease(connection.address(), transfer.id(), holder) == 0) {
-            throw new Refusal(
-                    HttpStatus.CONFLICT,
-                    "being-written",
-                    "Somebody is writing at " + connection.address() + " right now.",
-                    Map.of());
+            throw Transfers.beingWritten(connection);
         }
         if (mapper.enter(transfer.id(), Stage.WRITING, back) == 0) {
             mapper.release(connection.address(), holder);

@@ -19,6 +19,7 @@ import sparen.app.transfer.Transfer.EntryChange;
 import sparen.app.transfer.Transfer.Stage;
 import sparen.app.transfer.Transfer.TransferContent;
 import sparen.app.web.Refusal;
+import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
 import sparen.app.wire.Line;
 import sparen.app.wire.LineProblem;
@@ -93,6 +94,23 @@ class Transfers {
                 plans.revision(transfer.siteId(), transfer.revision()).plan(), transfer.device());
     }
 
+    /** Opens the line to a device that nobody is writing to: a tool that asks in between may make it falter. */
+    private Line open(String siteId, String device) throws LineProblem {
+        Connection connection = connections.find(siteId, device);
+        if (mapper.isLeased(connection.address())) {
+            throw beingWritten(connection);
+        }
+        return connections.open(siteId, device);
+    }
+
+    static Refusal beingWritten(Connection connection) {
+        return new Refusal(
+                HttpStatus.CONFLICT,
+                "being-written",
+                "Somebody is writing at " + connection.address() + " right now.",
+                Map.of());
+    }
+
     private PlanService.Loaded latestPlan(String siteId) {
         return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
     }
@@ -105,7 +123,7 @@ class Transfers {
      */
     void read(String siteId, String device, UUID id, String account) throws LineProblem {
         DeviceOnWire wired = DeviceOnWire.of(latestPlan(siteId).plan(), device);
-        try (Line line = connections.open(siteId, device)) {
+        try (Line line = open(siteId, device)) {
             keep(wired, siteId, id, wired.read(line, wired.entries()), account);
         }
     }
@@ -126,7 +144,7 @@ class Transfers {
     /** What a device measures right now. */
     DeviceOnWire.Measured measure(String siteId, String device) throws LineProblem {
         DeviceOnWire wired = DeviceOnWire.of(latestPlan(siteId).plan(), device);
-        try (Line line = connections.open(siteId, device)) {
+        try (Line line = open(siteId, device)) {
             return wired.measure(line);
         }
     }
@@ -146,7 +164,7 @@ class Transfers {
         DeviceOnWire wired = DeviceOnWire.of(latest.plan(), device);
         Map<String, String> holds;
         DeviceOnWire.Measured measured;
-        try (Line line = connections.open(siteId, device)) {
+        try (Line line = open(siteId, device)) {
             holds = wired.read(line, wired.entries());
             measured = wired.measure(line);
         }
@@ -225,7 +243,7 @@ class Transfers {
         // What agreed before counts no longer.
         mapper.enter(transfer.id(), Stage.PREPARED, false);
         DeviceOnWire wired = device(transfer);
-        try (Line line = connections.open(transfer.siteId(), transfer.device())) {
+        try (Line line = open(transfer.siteId(), transfer.device())) {
             List<WiredEntry> asked = wired.entries().stream()
                     .filter(one -> transfer.content().asked().stream()
                             .anyMatch(each -> each.place().equals(one.place())))

@@ -1,0 +1,74 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.testng.annotations.Test;
+
+/** The fog-signal relay tried on site with a phone: each level measured, one wrongly, what was plugged in taken away, signed. */
+public class TestedOnSiteTest extends BrowserTest {
+    private static Locator measured(Page page) {
+        return page.getByLabel(Pattern.compile("^measured: "));
+    }
+
+    /** What is expected of a level, as it is read on the screen. */
+    private static String expected(Locator level) {
+        return level.locator("b.number.text-xl").textContent().split("\\s")[0];
+    }
+
+    @Test
+    public void everyLevelIsMeasuredAndTheTestIsSigned() {
+        Page phone = phoneAt("/site/hallgrund/handover/test", "liv");
+        assertThat(phone.getByText("No test on site yet.")).isVisible();
+        button(phone, "Begin a test of revision 1").click();
+        assertThat(phone.getByText("levels is measured yet")).isVisible();
+        assertAccessible(phone);
+        assertNoSidewaysScroll(phone);
+        phone.getByLabel("the battery is at (V)").fill("12,8");
+        button(phone, "Say how to try each level").click();
+        assertThat(phone.getByText("For the test set it to").first()).isVisible();
+
+        Locator levels = phone.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHas(measured(phone)));
+        int count = levels.count();
+        Locator first = levels.first();
+        measured(phone).first().fill("19");
+        button(phone, "Keep").first().click();
+        assertThat(first.getByRole(AriaRole.ALERT)).containsText("what it was measured with");
+        phone.getByLabel("measured with").fill("Meter 2");
+        // Put away in between: what was typed is still there.
+        phone.reload();
+        assertThat(measured(phone).first()).hasValue("19");
+        measured(phone).first().press("Enter");
+        assertThat(first).containsText("Failed: moved at 19 V");
+        assertThat(button(phone, "Sign as Liv Nordhavn")).isDisabled();
+
+        for (int i = 0; i < count; i++) {
+            Locator level = levels.nth(i);
+            level.getByLabel(Pattern.compile("^measured: ")).fill(expected(level));
+            level.getByLabel(Pattern.compile("^measured: ")).press("Enter");
+            assertThat(level).containsText("Passed at");
+        }
+        phone.getByLabel("plugged in for the test").fill("Laptop");
+        button(phone, "Note it").click();
+        assertThat(phone.getByText("Laptop is still plugged in")).isVisible();
+        assertAccessible(phone);
+        button(phone, "Taken away: Laptop").click();
+        button(phone, "Sign as Liv Nordhavn").click();
+        assertThat(phone.getByText("No test goes on.")).isVisible();
+        assertThat(phone.getByText("tests still hold")).isVisible();
+
+        Page odd = at("/site/hallgrund/handover/test", "odd");
+        odd.getByText(Pattern.compile("^Open the test of")).click();
+        assertThat(odd.getByText("Checksum")).isVisible();
+        assertThat(odd.getByText("measured 2 times")).isVisible();
+        assertThat(measured(odd)).hasCount(0);
+        assertAccessible(odd);
+        List<String> said = odd.getByText("Passed at").allTextContents();
+        assertEquals(said.size(), count);
+    }
+}
