@@ -8,6 +8,7 @@
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
   import OnWire from './OnWire.svelte';
+  import QuestionsPart from './QuestionsPart.svelte';
   import TestPart from './TestPart.svelte';
   import { Wires } from './wires.svelte';
 
@@ -16,8 +17,9 @@
   const TABS = [
     { key: 'devices', name: 'In the devices' },
     { key: 'test', name: 'Tested on site' },
+    { key: 'questions', name: 'Asked of makers' },
   ];
-  const part = $derived(params.part === 'test' ? 'test' : 'devices');
+  const part = $derived(TABS.find((one) => one.key === params.part)?.key ?? 'devices');
 
   const editor = $derived(editorOf(params.site));
   const plan = $derived(editor.plan);
@@ -52,6 +54,8 @@
   {#if wires.problem && !held.problem}<Trouble problem={wires.problem} retry={() => wires.load()} />{/if}
   {#if part === 'test'}
     <TestPart site={params.site} revision={held.now?.revision} {readonly} {zone} />
+  {:else if part === 'questions'}
+    <QuestionsPart {editor} {readonly} />
   {:else if !devices}
     {#if !held.problem}<p class="p-6 text-soft" role="status">Reading the devices</p>{/if}
   {:else if devices.length === 0}
