@@ -1,7 +1,7 @@
 import type { Origin, Plan } from '../lib/api/api';
 import { typed } from '../lib/sentence/quantity';
 import { atPlace, namedAt, placeOf, withPlace } from '../plan/planPath';
-import { chosen, followed, labelOf, numbersIn, schemaOf, shownAs, type Schema } from '../plan/system/schema';
+import { chosen, followed, labelOf, schemaOf, shownAs, type Schema } from '../plan/system/schema';
 
 /** A number of a plan that nobody has confirmed. */
 export interface Question {
@@ -44,20 +44,34 @@ export function questionsOf(plan: Plan): Question[] {
   return Object.entries(plan.origins)
     .filter(([, origin]) => origin.kind === 'GUESS')
     .flatMap(([origin]) =>
-      numbersIn(atPath(plan, origin), origin).map((path) => question(plan, path, origin)),
+      numbersOf(atPath(plan, origin), origin).map((path) => question(plan, path, origin)),
     )
     .sort((one, other) => Number(other.battery) - Number(one.battery));
+}
+
+/** Paths of all numbers in a value, also of entries that have no id and go by their place. */
+function numbersOf(value: unknown, path: string): string[] {
+  if (typeof value === 'number') return [path];
+  if (typeof value !== 'object' || value === null) return [];
+  return Object.entries(value).flatMap(([key, inner]) => numbersOf(inner, `${path}/${key}`));
 }
 
 function question(plan: Plan, path: string, origin: string): Question {
   const schema = schemaAt(plan, path);
   const { unit, factor } = shownAs(schema);
   const battery = path.startsWith('site/battery/');
+  const name = labelOf(schema, path.split('/').at(-1) ?? '');
   return {
     path,
     origin,
     part: battery ? 'Battery' : namedAt(plan, `/${path}`),
-    label: labelOf(schema, path.split('/').at(-1) ?? ''),
+    label: [
+      ...path
+        .split('/')
+        .filter((step) => /^\d+$/.test(step))
+        .map((step) => `${Number(step) + 1}.`),
+      name,
+    ].join(' '),
     unit,
     value: Number((Number(atPath(plan, path)) * factor).toPrecision(12)),
     factor,
