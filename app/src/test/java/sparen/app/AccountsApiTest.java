@@ -289,7 +289,10 @@ public class AccountsApiTest extends OverHttp {
     @Test
     public void anOrganisationCanAskForASecondFactor() throws Exception {
         Browser signe = signedIn("signe");
-        ObjectNode ours = JSON.createObjectNode().put("name", "Havørn").put("secondFactorRequired", true);
+        ObjectNode ours = JSON.createObjectNode()
+                .put("name", "Havørn")
+                .put("secondFactorRequired", true)
+                .put("deviceNetworks", "");
         assertEquals(signe.put("/api/organisation", ours).statusCode(), 200);
         Browser liv = signedIn("liv");
         assertTrue(json(liv.get("/api/session")).get("secondFactorWanted").asBoolean());
