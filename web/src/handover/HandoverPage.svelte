@@ -9,6 +9,7 @@
   import { Held, verdict } from './held.svelte';
   import OnWire from './OnWire.svelte';
   import QuestionsPart from './QuestionsPart.svelte';
+  import StepsPart from './StepsPart.svelte';
   import TestPart from './TestPart.svelte';
   import { Wires } from './wires.svelte';
 
@@ -16,6 +17,7 @@
 
   const TABS = [
     { key: 'devices', name: 'In the devices' },
+    { key: 'steps', name: 'Step by step' },
     { key: 'test', name: 'Tested on site' },
     { key: 'questions', name: 'Asked of makers' },
   ];
@@ -54,6 +56,8 @@
   {#if wires.problem && !held.problem}<Trouble problem={wires.problem} retry={() => wires.load()} />{/if}
   {#if part === 'test'}
     <TestPart site={params.site} revision={held.now?.revision} {readonly} {zone} />
+  {:else if part === 'steps'}
+    <StepsPart site={params.site} {readonly} {zone} />
   {:else if part === 'questions'}
     <QuestionsPart {editor} {readonly} />
   {:else if !devices}

@@ -71,4 +71,42 @@ public class TestedOnSiteTest extends BrowserTest {
         List<String> said = odd.getByText("Passed at").allTextContents();
         assertEquals(said.size(), count);
     }
+
+    /** The steps at the observatory, on a phone: one is done, put away, gone on with, and taken back. */
+    @Test
+    public void stepsAreDoneOneAfterTheOther() {
+        Page phone = phoneAt("/site/skarvholm/handover/steps", "liv");
+        assertThat(phone.getByText("No visit has begun.")).isVisible();
+        button(phone, "Begin visit 1").click();
+        String battery = "Measure the battery, then close its fuse or switch.";
+        phone.getByLabel("measured: " + battery).fill("53.1 V");
+        button(phone, "Done: " + battery).click();
+        assertThat(says(phone, "1 of")).isVisible();
+        assertAccessible(phone);
+        assertNoSidewaysScroll(phone);
+        phone.reload();
+        assertThat(phone.getByText("53.1 V")).isVisible();
+        Page odd = at("/site/skarvholm/handover/steps", "odd");
+        assertThat(odd.getByText("53.1 V")).isVisible();
+        assertThat(button(odd, "Done: " + battery)).hasCount(0);
+        assertAccessible(odd);
+        button(phone, "not done after all: " + battery).click();
+        assertThat(says(phone, "0 of")).isVisible();
+    }
+
+    /** What is only guessed is asked for, answered, and is one revision with its origin. */
+    @Test
+    public void answersOfMakersAreOneRevision() {
+        Page page = at("/site/kvarno/handover/questions", "liv");
+        assertThat(page.getByText(Pattern.compile("numbers are only guessed"))).isVisible();
+        Locator answer = page.getByLabel(Pattern.compile("^answer: .* of Battery$"));
+        answer.fill("ninety");
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not a number in %");
+        answer.fill("90");
+        page.getByLabel(Pattern.compile("^who said so: .* of Battery$")).fill("maker, by phone");
+        assertAccessible(page);
+        button(page, "Save 1 answer as a revision").click();
+        assertThat(page.getByText("1 answer of makers saved as revision 2.")).isVisible();
+        assertThat(answer).hasCount(0);
+    }
 }

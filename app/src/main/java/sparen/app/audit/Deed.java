@@ -41,5 +41,6 @@ public enum Deed {
     TRANSFER_LEFT,
     TEST_BEGUN,
     TEST_SIGNED,
-    TEST_ENDED
+    TEST_ENDED,
+    COMMISSIONING_BEGUN
 }

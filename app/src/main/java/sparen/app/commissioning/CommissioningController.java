@@ -1,0 +1,191 @@
+package sparen.app.commissioning;
+
+import java.time.Clock;
+import java.time.Instant;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
+import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+import sparen.app.audit.AuditLog;
+import sparen.app.audit.Deed;
+import sparen.app.plan.PlanService;
+import sparen.app.right.Allowed;
+import sparen.app.right.Role;
+import sparen.app.site.SiteService;
+import sparen.app.web.Refusal;
+import sparen.handover.Commissioning;
+import sparen.handover.WorkStep;
+import sparen.program.Plan;
+import sparen.quantity.Bounds;
+
+/** What is done at a site in which order, made from its newest plan, and what of it is done. */
+@RestController
+class CommissioningController {
+    private static final int MOST_ROUNDS = 1000;
+
+    private final CommissioningMapper mapper;
+    private final PlanService plans;
+    private final SiteService sites;
+    private final AuditLog audit;
+    private final TransactionTemplate transaction;
+    private final Clock clock;
+
+    CommissioningController(
+            CommissioningMapper mapper,
+            PlanService plans,
+            SiteService sites,
+            AuditLog audit,
+            TransactionTemplate transaction,
+            Clock clock) {
+        this.mapper = mapper;
+        this.plans = plans;
+        this.sites = sites;
+        this.audit = audit;
+        this.transaction = transaction;
+        this.clock = clock;
+    }
+
+    /**
+     * What is done at a visit.
+     *
+     * @param round number of the visit, from 1 on; 0 before the first
+     * @param begunBy who began it; absent before the first
+     * @param begunAt when; absent before the first
+     */
+    record CommissioningView(int round, Optional<String> begunBy, Optional<Instant> begunAt, List<StepAtVisit> steps) {}
+
+    /** A step, and that it was done, or is not after all; absent before anybody said so. */
+    record StepAtVisit(WorkStep step, Optional<StepMark> mark) {}
+
+    /** Who did a step, when, what they measured and noted. */
+    record StepMark(boolean done, String measured, String note, String madeBy, Instant madeAt) {}
+
+    /** @param number of the visit that is begun: one more than the last */
+    record NewRound(int number) {
+        NewRound {
+            Bounds.within("number", number, "", 1, MOST_ROUNDS);
+        }
+    }
+
+    /**
+     * That a step was done.
+     *
+     * @param id made by who asks: asked twice it is kept once
+     * @param round of the visit
+     * @param step id of the step
+     * @param done whether it is; not, where it was marked by mistake
+     * @param measured what was measured, to 300 characters; absent for nothing
+     * @param note anything worth knowing, to 300 characters; absent for nothing
+     */
+    record NewMark(UUID id, int round, String step, boolean done, Optional<String> measured, Optional<String> note) {
+        NewMark {
+            Bounds.present("id", id);
+            Bounds.present("step", step);
+            measured = text("measured", measured);
+            note = text("note", note);
+        }
+
+        private static Optional<String> text(String field, Optional<String> given) {
+            Optional<String> text = Bounds.orEmpty(given);
+            text.ifPresent(one -> Bounds.within(field, one.length(), "characters", 0, 300));
+            return text;
+        }
+    }
+
+    private Plan plan(String siteId) {
+        sites.mustExist(siteId);
+        return plans.latest(siteId)
+                .orElseThrow(() -> Refusal.notFound("A plan of the site"))
+                .plan();
+    }
+
+    private Instant now() {
+        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+    }
+
+    @GetMapping("/api/sites/{siteId}/commissioning")
+    @Allowed(Role.OBSERVER)
+    CommissioningView steps(@PathVariable String siteId) {
+        Plan plan = plan(siteId);
+        Optional<CommissioningMapper.RoundRow> round = mapper.latest(siteId);
+        Map<String, CommissioningMapper.MarkRow> marks = round.stream()
+                .flatMap(one -> mapper.marks(siteId, one.number()).stream())
+                .collect(Collectors.toMap(CommissioningMapper.MarkRow::step, one -> one));
+        return new CommissioningView(
+                round.map(CommissioningMapper.RoundRow::number).orElse(0),
+                round.map(CommissioningMapper.RoundRow::begunBy),
+                round.map(CommissioningMapper.RoundRow::begunAt),
+                Commissioning.of(plan).stream()
+                        .map(step -> new StepAtVisit(
+                                step,
+                                Optional.ofNullable(marks.get(step.id()))
+                                        .map(mark -> new StepMark(
+                                                mark.done(),
+                                                mark.measured(),
+                                                mark.note(),
+                                                mark.madeBy(),
+                                                mark.madeAt()))))
+                        .toList());
+    }
+
+    /** Begins a visit; nothing of it is done yet. Who asks with a number that is there already gets that visit. */
+    @PostMapping("/api/sites/{siteId}/commissioning/rounds")
+    @Allowed(Role.TECHNICIAN)
+    @ResponseStatus(HttpStatus.CREATED)
+    CommissioningView begin(@PathVariable String siteId, @RequestBody NewRound wanted, Authentication who) {
+        plan(siteId);
+        int last =
+                mapper.latest(siteId).map(CommissioningMapper.RoundRow::number).orElse(0);
+        Bounds.within("number", wanted.number(), "", Math.max(1, last), last + 1);
+        transaction.executeWithoutResult(status -> {
+            if (mapper.begin(siteId, wanted.number(), who.getName(), now()) == 1) {
+                audit.note(Deed.COMMISSIONING_BEGUN, siteId, "visit " + wanted.number());
+            }
+        });
+        return steps(siteId);
+    }
+
+    /** Keeps that a step was done; two people at once keep both. */
+    @PostMapping("/api/sites/{siteId}/commissioning/marks")
+    @Allowed(Role.TECHNICIAN)
+    @ResponseStatus(HttpStatus.CREATED)
+    CommissioningView mark(@PathVariable String siteId, @RequestBody NewMark mark, Authentication who) {
+        List<String> known =
+                Commissioning.of(plan(siteId)).stream().map(WorkStep::id).toList();
+        Bounds.known("step", mark.step(), known);
+        int last =
+                mapper.latest(siteId).map(CommissioningMapper.RoundRow::number).orElse(0);
+        if (mark.round() != last) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT,
+                    "another-visit",
+                    last == 0
+                            ? "No visit has begun."
+                            : "Visit " + last + " has begun meanwhile: nothing more is kept in another.",
+                    Map.of());
+        }
+        mapper.mark(
+                siteId,
+                last,
+                new CommissioningMapper.MarkRow(
+                        mark.id(),
+                        mark.step(),
+                        mark.done(),
+                        mark.measured().orElse(""),
+                        mark.note().orElse(""),
+                        who.getName(),
+                        now()));
+        return steps(siteId);
+    }
+}
