@@ -94,7 +94,7 @@
                 />
                 {#if numberless(one)}
                   <p class="basis-full text-danger" role="alert">
-                    “{of(one).value}” is not a number in {one.unit}
+                    “{of(one).value}” is not a number{one.unit ? ` in ${one.unit}` : ''}
                   </p>
                 {/if}
               </div>

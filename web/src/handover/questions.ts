@@ -1,5 +1,6 @@
 import type { Origin, Plan } from '../lib/api/api';
 import { typed } from '../lib/sentence/quantity';
+import { wordsOf } from '../lib/words';
 import { atPlace, namedAt, placeOf, withPlace } from '../plan/planPath';
 import { chosen, followed, labelOf, schemaOf, shownAs, type Schema } from '../plan/system/schema';
 
@@ -66,6 +67,7 @@ function question(plan: Plan, path: string, origin: string): Question {
     origin,
     part: battery ? 'Battery' : namedAt(plan, `/${path}`),
     label: [
+      ...(path === origin ? [] : [`${wordsOf(origin.split('/').at(-1) ?? '')},`]),
       ...path
         .split('/')
         .filter((step) => /^\d+$/.test(step))
