@@ -101,7 +101,7 @@ public class TestedOnSiteTest extends BrowserTest {
         assertThat(page.getByText(Pattern.compile("numbers are only guessed"))).isVisible();
         Locator answer = page.getByLabel(Pattern.compile("^answer: .* of Battery$"));
         answer.fill("ninety");
-        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not a number in %");
+        assertThat(says(page, "is not a number in %")).isVisible();
         answer.fill("90");
         page.getByLabel(Pattern.compile("^who said so: .* of Battery$")).fill("maker, by phone");
         assertAccessible(page);

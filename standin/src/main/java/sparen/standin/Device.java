@@ -35,7 +35,7 @@ final class Device {
     /** What opens a device that wants a password. */
     static final int PASSWORD = 2718;
 
-    private static final Duration SAVES_FOR = Duration.ofMillis(600);
+    private static final Duration SAVES_FOR = Duration.ofMillis(300);
     private static final Duration STAYS_OPEN_FOR = Duration.ofMinutes(5);
     private static final Duration DROPS_FOR = Duration.ofSeconds(3);
     private static final int COARSE = 50;

@@ -29,7 +29,7 @@ import sparen.setting.DeviceSettings;
 
 /** The devices of a site on one wire: unit 1 is the first of its plan that has a wire, unit 2 the second. */
 public final class Site implements AutoCloseable {
-    private static final int SLOW_MILLISECONDS = 700;
+    private static final int SLOW_MILLISECONDS = 400;
 
     private final Plan plan;
     private final List<Device> devices = new ArrayList<>();
