@@ -3,10 +3,6 @@ package sparen.check;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.DeviceClock;
-import sparen.program.rule.ClockSchedule;
-import sparen.program.rule.GeneratorStart;
-import sparen.program.rule.InverterEnable;
-import sparen.program.rule.SunAndClock;
 
 /** A schedule on a clock that forgets the time at every power-down. */
 final class VolatileClock implements Check {
@@ -17,11 +13,7 @@ final class VolatileClock implements Check {
                         .clock()
                         .map(DeviceClock::lostAtPowerDown)
                         .orElse(false))
-                .filter(placed -> placed.rule() instanceof ClockSchedule
-                        || placed.rule() instanceof InverterEnable
-                        || placed.rule() instanceof SunAndClock
-                        || placed.rule() instanceof GeneratorStart generator
-                                && generator.quietHours().isPresent())
+                .filter(placed -> placed.rule().goesByClock())
                 .map(placed -> finding(
                                 Hazard.LOSS_OF_CONTROL,
                                 Severity.CAUTION,

@@ -14,9 +14,8 @@ import sparen.handover.WorkStep.Phase;
 import sparen.program.ChargeProgram;
 import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.rule.RuleKind;
+import sparen.program.Rule;
 import sparen.quantity.Bounds;
-import sparen.setting.DeviceSettings;
 import sparen.site.AcSource;
 import sparen.site.ChargeController;
 import sparen.site.Inverter;
@@ -30,9 +29,6 @@ import sparen.site.SolarArray;
  * battery to the arrays. The order, battery first and array last, and the reverse for taking down, is common practice, no source.
  */
 public final class Commissioning {
-    private static final List<String> CLOCKED =
-            List.of("clockSchedule", "sunAndClock", "hoursAfterDusk", "generatorStart");
-
     private final Plan plan;
     private final Site site;
     private final List<WorkStep> steps = new ArrayList<>();
@@ -271,9 +267,7 @@ public final class Commissioning {
         return plan.program().outputs().stream()
                 .filter(output -> device.outputs().contains(output.id()))
                 .flatMap(output -> output.automatic().stream())
-                .map(DeviceSettings::kind)
-                .map(RuleKind::name)
-                .anyMatch(CLOCKED::contains);
+                .anyMatch(Rule::goesByClock);
     }
 
     private boolean isCritical(Output output) {

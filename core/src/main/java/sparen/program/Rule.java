@@ -28,4 +28,9 @@ public interface Rule {
     default List<String> requests() {
         return List.of();
     }
+
+    /** Whether it goes by the hour of its device's clock: a clock that is wrong or forgets makes it act at other times. */
+    default boolean goesByClock() {
+        return false;
+    }
 }

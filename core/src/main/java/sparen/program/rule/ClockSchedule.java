@@ -43,4 +43,9 @@ public record ClockSchedule(List<DailySpan> spans) implements Rule {
         }
         return said.then(".");
     }
+
+    @Override
+    public boolean goesByClock() {
+        return true;
+    }
 }

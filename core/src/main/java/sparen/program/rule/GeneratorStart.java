@@ -231,4 +231,9 @@ public record GeneratorStart(
                 Level.percent("startPercent", "generator start", Level.Role.GENERATOR_START_SOC, startPercent),
                 Level.percent("stopPercent", "generator stop", Level.Role.GENERATOR_STOP_SOC, stopPercent));
     }
+
+    @Override
+    public boolean goesByClock() {
+        return quietHours().isPresent();
+    }
 }

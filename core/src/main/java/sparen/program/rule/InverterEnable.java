@@ -87,4 +87,9 @@ public record InverterEnable(
                 Level.volts("offVolts", "disable", Level.Role.DISCONNECT, offVolts, sensePoint),
                 Level.volts("onVolts", "enable", Level.Role.RECONNECT, onVolts, sensePoint));
     }
+
+    @Override
+    public boolean goesByClock() {
+        return true;
+    }
 }

@@ -54,4 +54,9 @@ public record SunAndClock(double sunAltitudeDegrees, double eveningUntilHour, do
                 .hour("morningFromHour", "morning from", morningFromHour, 0, 12)
                 .then(" until dawn.");
     }
+
+    @Override
+    public boolean goesByClock() {
+        return true;
+    }
 }
