@@ -24,7 +24,9 @@ public class DeviceNetworks {
     /** The address of a device, which is a number: a name could be given to another machine later. */
     public static InetAddress address(String field, String host) {
         Bounds.name(field, host);
-        if (!host.matches("[0-9a-fA-F.:]+")) {
+        // What has a colon is never looked up as a name, nor are four numbers.
+        boolean isNumeric = host.matches("\\d{1,3}(\\.\\d{1,3}){3}") || host.matches("[0-9a-fA-F:.]*:[0-9a-fA-F:.]*");
+        if (!isNumeric) {
             throw new InvalidQuantity(field, "\"" + host + "\" is not a numeric address such as 192.168.4.20");
         }
         try {

@@ -112,6 +112,8 @@ class Sender {
                     sending.wired.device().name() + ": " + stopped.getMessage());
         } catch (InterruptedException ended) {
             Thread.currentThread().interrupt();
+        } catch (InvalidQuantity refused) {
+            mapper.stop(transfer.id(), refused.getMessage());
         } catch (RuntimeException failed) {
             LOG.error("a transfer to {} of {} failed", transfer.device(), transfer.siteId(), failed);
             mapper.stop(transfer.id(), "It failed here, not at the device. Send it on or roll it back.");
@@ -225,7 +227,7 @@ class Sender {
 
         /** Nothing is written by who has lost the address to another. */
         private void stillOurs() throws LineProblem {
-            if (mapper.lease(connection.address(), transfer.id(), holder) == 0) {
+            if (mapper.renew(connection.address(), holder) == 0) {
                 throw new LineProblem("Somebody else writes at " + connection.address() + " now.");
             }
         }
@@ -233,6 +235,11 @@ class Sender {
         private void end(Map<String, String> holds) {
             Stage stage = back ? Stage.ROLLED_BACK : Stage.DONE;
             UUID reading = UUID.nameUUIDFromBytes((transfer.id() + " " + stage).getBytes(StandardCharsets.UTF_8));
+            // Of a plan that is older than the newest the device is read anew: what stands there is compared with that
+            // one.
+            if (transfers.isNewest(transfer)) {
+                readings.keep(transfer.siteId(), transfer.device(), reading, holds, account);
+            }
             transaction.executeWithoutResult(status -> {
                 if (mapper.end(transfer.id(), stage, clock.instant()) == 1) {
                     audit.note(
@@ -242,7 +249,6 @@ class Sender {
                             wired.device().name() + ", " + wanted.size() + " entries read back");
                 }
             });
-            readings.keep(transfer.siteId(), transfer.device(), reading, holds, account);
         }
     }
 

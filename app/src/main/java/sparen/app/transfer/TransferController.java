@@ -1,5 +1,6 @@
 package sparen.app.transfer;
 
+import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -39,6 +40,7 @@ class TransferController {
     private final PlanService plans;
     private final SiteService sites;
     private final Accounts accounts;
+    private final Clock clock;
 
     TransferController(
             Transfers transfers,
@@ -46,13 +48,15 @@ class TransferController {
             Connections connections,
             PlanService plans,
             SiteService sites,
-            Accounts accounts) {
+            Accounts accounts,
+            Clock clock) {
         this.transfers = transfers;
         this.sender = sender;
         this.connections = connections;
         this.plans = plans;
         this.sites = sites;
         this.accounts = accounts;
+        this.clock = clock;
     }
 
     /**
@@ -188,7 +192,7 @@ class TransferController {
     Measurement live(@PathVariable String siteId, @PathVariable String device) {
         sites.mustExist(siteId);
         DeviceOnWire.Measured measured = asked(() -> transfers.measure(siteId, device));
-        return new Measurement(Instant.now(), measured.numbers(), measured.closed());
+        return new Measurement(clock.instant(), measured.numbers(), measured.closed());
     }
 
     /** Reads a device and works out what has to be written to it; nothing is. */

@@ -57,10 +57,27 @@ interface TransferMapper {
             """)
     List<Row> latest(String siteId);
 
+    /** While nothing has been written; 0 where somebody has begun to meanwhile. */
+    @Update(
+            """
+            update transfer set stage = #{stage}
+            where id = #{id} and ended_at is null and stage in ('PREPARED', 'CHECKED')
+            """)
+    int look(UUID id, Stage stage);
+
+    /** Ends it where nothing has been written; 0 where somebody has begun to meanwhile. */
+    @Update(
+            """
+            update transfer set stage = 'LEFT', ended_at = #{at}
+            where id = #{id} and ended_at is null and stage in ('PREPARED', 'CHECKED')
+            """)
+    int leave(UUID id, Instant at);
+
+    /** Begins to write, or goes on; 0 where display and meter do not agree any more, or it has ended. */
     @Update(
             """
             update transfer set stage = #{stage}, rolls_back = #{rollsBack}, written = 0, problem = null
-            where id = #{id} and ended_at is null
+            where id = #{id} and ended_at is null and stage <> 'PREPARED'
             """)
     int enter(UUID id, Stage stage, boolean rollsBack);
 
@@ -81,9 +98,14 @@ interface TransferMapper {
             values (#{address}, #{transfer}, #{holder}, now() + interval '20 seconds')
             on conflict (address) do update
             set transfer = excluded.transfer, holder = excluded.holder, until = excluded.until
-            where device_lease.until < now() or device_lease.holder = excluded.holder
+            where device_lease.until < now()
             """)
     int lease(String address, UUID transfer, UUID holder);
+
+    /** Keeps it; 0 where it was lost to somebody else. */
+    @Update(
+            "update device_lease set until = now() + interval '20 seconds' where address = #{address} and holder = #{holder}")
+    int renew(String address, UUID holder);
 
     @Delete("delete from device_lease where address = #{address} and holder = #{holder}")
     void release(String address, UUID holder);

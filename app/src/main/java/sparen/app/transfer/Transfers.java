@@ -63,6 +63,11 @@ class Transfers {
         return mapper.find(siteId, id).map(this::transfer).orElseThrow(() -> Refusal.notFound("This transfer"));
     }
 
+    /** Whether a revision is the newest of its site. */
+    boolean isNewest(Transfer transfer) {
+        return plans.newest(transfer.siteId()).equals(Optional.of(transfer.revision()));
+    }
+
     /** Of each device the latest. */
     List<Transfer> latest(String siteId) {
         return mapper.latest(siteId).stream().map(this::transfer).toList();
@@ -241,7 +246,7 @@ class Transfers {
     Transfer check(Transfer transfer, Map<String, String> shown, Optional<Double> meterVolts) throws LineProblem {
         mustBe(transfer, transfer.isOpen() && !transfer.hasBegun());
         // What agreed before counts no longer.
-        mapper.enter(transfer.id(), Stage.PREPARED, false);
+        mustBe(transfer, mapper.look(transfer.id(), Stage.PREPARED) == 1);
         DeviceOnWire wired = device(transfer);
         try (Line line = open(transfer.siteId(), transfer.device())) {
             List<WiredEntry> asked = wired.entries().stream()
@@ -258,7 +263,7 @@ class Transfers {
                 DisplayCheck.checkVolts("meterVolts", volts, Bounds.present("meterVolts", meterVolts.orElse(null)));
             }
         }
-        mapper.enter(transfer.id(), Stage.CHECKED, false);
+        mustBe(transfer, mapper.look(transfer.id(), Stage.CHECKED) == 1);
         audit.note(
                 Deed.DISPLAY_COMPARED,
                 transfer.siteId(),
@@ -272,9 +277,8 @@ class Transfers {
     /** Ends a transfer of which nothing was written. */
     Transfer leave(Transfer transfer) {
         mustBe(transfer, transfer.isOpen() && !transfer.hasBegun());
-        if (mapper.end(transfer.id(), Stage.LEFT, clock.instant()) == 1) {
-            audit.note(Deed.TRANSFER_LEFT, transfer.siteId(), transfer.device());
-        }
+        mustBe(transfer, mapper.leave(transfer.id(), clock.instant()) == 1);
+        audit.note(Deed.TRANSFER_LEFT, transfer.siteId(), transfer.device());
         return find(transfer.siteId(), transfer.id());
     }
 
