@@ -21,10 +21,12 @@ import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.ExecutionException;
 import sparen.device.FittedDevice;
 import sparen.program.Plan;
+import sparen.quantity.InvalidQuantity;
 import sparen.setting.DeviceSettings;
 
 /** The devices of a site on one wire: unit 1 is the first of its plan that has a wire, unit 2 the second. */
@@ -52,7 +54,7 @@ public final class Site implements AutoCloseable {
                 devices.add(new Device(plan, fitted, folder, clock));
             }
         }
-        model = new SiteModel(stored(), clock, times);
+        model = new SiteModel(stored().orElse(plan), clock, times);
         server = ModbusTcpServer.create(
                 NettyTcpServerTransport.create(config -> {
                     config.bindAddress = "127.0.0.1";
@@ -70,13 +72,18 @@ public final class Site implements AutoCloseable {
         }
     }
 
-    /** The plan as its devices have stored it. */
-    private Plan stored() {
+    /** The plan as its devices have stored it; empty where they hold what no plan can. */
+    private Optional<Plan> stored() {
         Plan stored = plan;
-        for (Device device : devices) {
-            stored = DeviceSettings.asRead(stored, device.fitted(), device.stored());
+        try {
+            for (Device device : devices) {
+                stored = DeviceSettings.asRead(stored, device.fitted(), device.stored());
+            }
+            return Optional.of(stored);
+        } catch (InvalidQuantity impossible) {
+            System.out.println("the site goes on as it was: " + impossible.getMessage());
+            return Optional.empty();
         }
-        return stored;
     }
 
     List<Device> devices() {
@@ -183,7 +190,7 @@ public final class Site implements AutoCloseable {
                 throws ModbusResponseException, UnknownUnitIdException {
             try {
                 if (device(unit).write(address, words, model.now())) {
-                    model.program(stored());
+                    stored().ifPresent(model::program);
                 }
             } catch (Refused refused) {
                 throw new ModbusResponseException(function, refused.code());
