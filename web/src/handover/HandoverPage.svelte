@@ -4,6 +4,7 @@
   import { session } from '../lib/shell/session.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import type { Line } from '../lib/tape/tape';
   import { editorOf } from '../plan/planEditor.svelte';
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
@@ -30,6 +31,18 @@
   const devices = $derived(held.now?.devices);
   const readonly = $derived(!session.mayChangeAt(params.site));
   const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
+  /** The voltages at which the outputs of a device act, as the plan has them. */
+  function levelsOf(device: string): Line[] {
+    const outputs = plan?.program.devices.find((one) => one.id === device)?.outputs ?? [];
+    return (editor.reading?.gauge.pegs ?? [])
+      .filter((peg) => peg.unit === 'V' && outputs.includes(peg.at))
+      .map((peg) => ({
+        value: peg.value,
+        label: `${name(peg.at)}, ${peg.term}`,
+        percent: false,
+        output: peg.at,
+      }));
+  }
   const name = (id: string) => (plan ? partName(plan, id) : id);
 
   $effect(() => {
@@ -81,6 +94,7 @@
             {name}
             {readonly}
             {zone}
+            levels={levelsOf(device.id)}
             menu={device.entries.map((entry) => entry.place)}
             changed={() => held.load()}
           />

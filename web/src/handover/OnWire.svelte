@@ -1,10 +1,14 @@
 <script lang="ts">
-  import type { Connection, WiredDevice } from '../lib/api/api';
-  import { decimal } from '../lib/sentence/quantity';
+  import type { NewConnection, WiredDevice } from '../lib/api/api';
+  import { measuredNumber } from '../lib/live/siteNow.svelte';
+  import { decimal, minute } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
   import { session } from '../lib/shell/session.svelte';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import type { Line } from '../lib/tape/tape';
+  import MeasuredPart from './MeasuredPart.svelte';
   import TransferSteps from './TransferSteps.svelte';
   import { DeviceWire, type Wires } from './wires.svelte';
 
@@ -22,9 +26,11 @@
     zone: string;
     /** Places of its entries, in the order of its menu. */
     menu: string[];
+    /** Levels of the plan (V), drawn through what was measured. */
+    levels: Line[];
     changed: () => void;
   }
-  let { wires, wired, device, revision, name, readonly, zone, menu, changed }: Props = $props();
+  let { wires, wired, device, revision, name, readonly, zone, menu, levels, changed }: Props = $props();
 
   // A device keeps its place on the page as long as it is the same one.
   // svelte-ignore state_referenced_locally
@@ -32,7 +38,8 @@
   const connection = $derived(wired.connection);
   const mayWrite = $derived(!readonly && session.person?.writesToDevices === true);
   let connecting = $state(false);
-  let at = $state<Connection>({ host: '', port: 502, unit: 1 });
+  const FRESH: NewConnection = { host: '', port: 502, unit: 1, readEveryHours: 24 };
+  let at = $state<NewConnection>({ ...FRESH });
 
   $effect(() => {
     if (connection) return line.follow();
@@ -41,27 +48,20 @@
     if (wired.transfer?.running) line.look();
   });
 
-  const NUMBERS: Record<string, string> = {
-    BATTERY_VOLTS: 'V',
-    CHARGE_PERCENT: '%',
-    ARRAY_WATTS: 'W from the arrays',
-    LOAD_WATTS: 'W to loads',
-  };
-  const DIGITS: Record<string, number> = { BATTERY_VOLTS: 2, BATTERY_AMPERES: 1, CHARGE_PERCENT: 1 };
-  const told = (what: string, value: number) => {
-    const number = decimal(Number(Math.abs(value).toFixed(DIGITS[what] ?? 0)));
-    if (what !== 'BATTERY_AMPERES') return `${number} ${NUMBERS[what]}`;
-    return `${number} A ${value < 0 ? 'out of' : 'into'} the battery`;
-  };
+  const measured = $derived(line.live?.measured);
   const numbers = $derived(
-    Object.entries(line.measured?.numbers ?? {}).map(([what, value]) => told(what, value)),
+    Object.entries(measured?.numbers ?? {}).map(([what, value]) => measuredNumber(what, value)),
   );
-  const contacts = $derived(
-    Object.entries(line.measured?.closed ?? {}).map(([id, closed]) => `${name(id)} ${closed ? 'on' : 'off'}`),
+  const contacts = $derived(Object.entries(measured?.closed ?? {}));
+  /** Contacts that stand otherwise than their rules make of what is measured. */
+  const otherwise = $derived(
+    contacts.filter(([id, closed]) => line.live?.shouldBeClosed[id] === !closed).map(([id]) => id),
   );
+  const beyond = $derived(line.live?.beyond);
+  const watts = (value: number) => `${decimal(value, 0)} W`;
 
   function begin() {
-    at = connection ? { ...connection } : { host: '', port: 502, unit: 1 };
+    at = connection ? { ...connection.at, readEveryHours: connection.readEveryHours } : { ...FRESH };
     connecting = true;
   }
 
@@ -89,6 +89,16 @@
       <label class="grid gap-1"
         >unit <input class="{FIELD} number w-20" type="number" bind:value={at.unit} /></label
       >
+      <label class="grid gap-1"
+        >read again every, h
+        <input
+          class="{FIELD} number w-24"
+          type="number"
+          placeholder="never"
+          value={at.readEveryHours ?? ''}
+          oninput={(event) => (at.readEveryHours = event.currentTarget.valueAsNumber || undefined)}
+        /></label
+      >
       <Action main type="submit" disabled={line.busy !== ''}>Connect {device}</Action>
       <Action onclick={() => (connecting = false)}>Leave it</Action>
     </form>
@@ -101,15 +111,37 @@
     <p class="flex flex-wrap items-baseline gap-x-4 gap-y-1" aria-label="{device} now">
       {#if line.silent}
         <span class="text-danger">{line.silent.detail}</span>
-      {:else if line.measured}
+      {:else if measured}
         {#each numbers as number, i (number)}<span class="number {i === 0 ? 'text-2xl font-bold' : 'text-lg'}"
             >{number}</span
           >{/each}
-        {#if contacts.length > 0}<span>{contacts.join(', ')}</span>{/if}
+        {#each contacts as [id, closed] (id)}<span>{name(id)} {closed ? 'on' : 'off'}</span>{/each}
       {:else}
         <span class="text-soft">Asking it</span>
       {/if}
     </p>
+    {#each otherwise as id (id)}
+      <p>
+        <SeverityMark severity="CAUTION" brief />
+        <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {revision} would have it {measured
+          ?.closed[id]
+          ? 'off'
+          : 'on'} at these numbers.
+      </p>
+    {/each}
+    {#if beyond}
+      <p>
+        <SeverityMark severity="CAUTION" brief />
+        <b><span class="number">{watts(beyond.measuredWatts)}</span> to loads</b>, where the plan has at most
+        <span class="number">{watts(beyond.plannedWatts)}</span> at this hour.
+        {#if beyond.explanations.length > 0}
+          It would be {beyond.explanations.map((one) => one.join(' with ')).join(', or ')}.
+        {:else}
+          No load of the plan, and no two, would explain it.
+        {/if}
+      </p>
+    {/if}
+    <MeasuredPart site={wires.site} device={wired.device} called={device} {zone} {levels} />
     <p class="flex flex-wrap items-center gap-3">
       {#if !readonly}
         <Action onclick={() => line.read()} disabled={line.busy !== ''}
@@ -122,9 +154,13 @@
         >
       {/if}
       <span class="text-soft">
-        <span class="number">{connection.host}</span>, port <span class="number">{connection.port}</span>,
-        unit
-        <span class="number">{connection.unit}</span>
+        <span class="number">{connection.at.host}</span>, port
+        <span class="number">{connection.at.port}</span>, unit
+        <span class="number">{connection.at.unit}</span>{connection.readEveryHours
+          ? `; read again every ${connection.readEveryHours} h`
+          : ''}{connection.silentSince
+          ? `; silent since ${minute(Date.parse(connection.silentSince), zone)}`
+          : ''}
       </span>
       {#if mayWrite && (!wired.transfer || wired.transfer.ended)}
         <button type="button" class="min-h-11 underline" aria-label="elsewhere: {device}" onclick={begin}

@@ -1,5 +1,5 @@
 import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
-import type { Connection, Measurement, TransferView, WiredDevice } from '../lib/api/api';
+import type { LiveNow, NewConnection, TransferView, WiredDevice } from '../lib/api/api';
 
 const LOOKS_EVERY = 700;
 const MEASURES_EVERY = 10_000;
@@ -23,7 +23,7 @@ export class Wires {
 /** One device on the wire: where it answers, what it measures, what goes into it. */
 export class DeviceWire {
   problem = $state.raw<Problem>();
-  measured = $state.raw<Measurement>();
+  live = $state.raw<LiveNow>();
   /** Why nothing is measured. */
   silent = $state.raw<Problem>();
   /** What is under way: which button was pressed. */
@@ -56,7 +56,7 @@ export class DeviceWire {
     return !answer.problem;
   }
 
-  connect(connection: Connection) {
+  connect(connection: NewConnection) {
     return this.act('connect', () =>
       outcome(
         api.PUT('/api/sites/{siteId}/devices/{device}/connection', {
@@ -68,7 +68,7 @@ export class DeviceWire {
   }
 
   disconnect() {
-    this.measured = undefined;
+    this.live = undefined;
     return this.act('disconnect', () =>
       outcome(api.DELETE('/api/sites/{siteId}/devices/{device}/connection', { params: { path: this.path } })),
     );
@@ -153,7 +153,7 @@ export class DeviceWire {
         const answer = await outcome(
           api.GET('/api/sites/{siteId}/devices/{device}/live', { params: { path: this.path } }),
         );
-        this.measured = answer.data ?? this.measured;
+        this.live = answer.data ?? this.live;
         // While it is written to nobody else asks it.
         this.silent = answer.problem?.status === 409 ? this.silent : answer.problem;
       }

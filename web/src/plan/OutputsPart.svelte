@@ -2,6 +2,7 @@
   import type { Plan } from '../lib/api/api';
   import { flushSync, tick } from 'svelte';
   import Gauge from '../lib/gauge/Gauge.svelte';
+  import { SiteNow } from '../lib/live/siteNow.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { partName } from '../lib/shell/parts';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
@@ -23,6 +24,8 @@
   let { editor, plan, readonly, about }: Props = $props();
 
   const season = $derived(seasonOf(editor.site));
+  const live = $derived(new SiteNow(editor.site));
+  $effect(() => live.follow());
   const workings = $derived(editor.reading?.workings ?? []);
   const open = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
   const elsewhere = $derived(
@@ -104,7 +107,7 @@
     class="border-rule lg:col-start-2 xl:sticky xl:top-0 xl:col-start-3 xl:h-screen xl:overflow-y-auto xl:border-l"
     aria-label="What it does"
   >
-    <TapeView {editor} {season} output={shown || plan.program.outputs[0]?.id} />
+    <TapeView {editor} {season} {live} output={shown || plan.program.outputs[0]?.id} />
     <PhoneStrip {season} {plan} output={shown || plan.program.outputs[0]?.id} />
   </aside>
 </div>

@@ -7,6 +7,7 @@
   import Lanes from '../lib/tape/Lanes.svelte';
   import Marks from '../lib/tape/Marks.svelte';
   import { bucketAt, holds } from '../lib/tape/readout';
+  import type { SiteNow } from '../lib/live/siteNow.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { Line } from '../lib/tape/tape';
@@ -33,8 +34,11 @@
     pick?: SeasonRun['pick'];
     /** What else can be chosen beside the zoom. */
     beside?: Snippet;
+    /** What is measured at the site: it stands at the right end. */
+    live?: SiteNow;
   }
-  let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside }: Props = $props();
+  let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside, live }: Props =
+    $props();
 
   const MINUTE = 60;
   const HOUR = 3600;
@@ -90,6 +94,7 @@
         <Tape
           shown={{ trace: view.trace, start: start / 1000 }}
           second={second?.view?.trace}
+          now={live?.volts}
           {lines}
           {zone}
           choose={(a, z) => spans.show({ from: a, to: z })}

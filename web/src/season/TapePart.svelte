@@ -3,6 +3,7 @@
   import { api, outcome } from '../lib/api/client';
   import type { Plan, WeatherFileAbout } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
+  import { SiteNow } from '../lib/live/siteNow.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
@@ -40,6 +41,8 @@
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
   const zone = $derived(plan.site.location.timeZone);
   let ready = $state(false);
+  const live = $derived(new SiteNow(season.site));
+  $effect(() => live.follow());
 
   onMount(async () => {
     const answer = await outcome(
@@ -92,6 +95,7 @@
         {lines}
         picked={season.picked}
         pick={season.pick.bind(season)}
+        {live}
       >
         {#snippet beside()}
           {#if withLevels.length > 0}

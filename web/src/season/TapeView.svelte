@@ -7,6 +7,7 @@
   import Lanes from '../lib/tape/Lanes.svelte';
   import { bucketAt } from '../lib/tape/readout';
   import { partNames } from '../lib/shell/parts';
+  import type { SiteNow } from '../lib/live/siteNow.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
@@ -23,8 +24,10 @@
     season: Season;
     /** The output whose thresholds are drawn. */
     output?: string;
+    /** What is measured at the site: it stands at the right end. */
+    live?: SiteNow;
   }
-  let { editor, season, output }: Props = $props();
+  let { editor, season, output, live }: Props = $props();
 
   // The charting library comes only when a tape is shown.
   const tape = import('../lib/tape/Tape.svelte');
@@ -75,6 +78,7 @@
           {zone}
           compact
           {bright}
+          now={live?.volts}
           choose={(from, to) => season.spans.show({ from, to })}
           {hovered}
           hover={(seconds) => (hovered = seconds)}

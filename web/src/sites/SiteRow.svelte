@@ -12,6 +12,7 @@
 </script>
 
 <script lang="ts">
+  import { measuredNumber } from '../lib/live/siteNow.svelte';
   import { decimal, instant } from '../lib/sentence/quantity';
   import { session } from '../lib/shell/session.svelte';
   import Action from '../lib/shell/Action.svelte';
@@ -28,6 +29,12 @@
   const LONGEST_NAME = 120;
   const plan = $derived(site.plan);
   const need = $derived(needOf(site, instant().slice(0, 10)));
+  /** What is measured there: a voltage and a charge stand in for what the battery is. */
+  const now = $derived(
+    Object.entries(site.now?.numbers ?? {})
+      .filter(([what]) => what === 'BATTERY_VOLTS' || what === 'CHARGE_PERCENT')
+      .map(([what, value]) => measuredNumber(what, value)),
+  );
   let caring = $state(false);
   let copying = $state(false);
   /** A form that was asked for begins in its field. */
@@ -63,7 +70,9 @@
       {#if site.ahead}<Spark ahead={site.ahead} />{/if}
     </span>
     <p class="text-soft max-md:col-start-2 max-md:row-start-3 max-md:pb-2">
-      {#if plan}<span class="number">{decimal(plan.nominalVolts)} V</span> ·
+      {#if now.length > 0}
+        <span class="number font-bold text-ink" title="measured now">{now.join(' · ')}</span>
+      {:else if plan}<span class="number">{decimal(plan.nominalVolts)} V</span> ·
         <span class="number">{decimal(plan.capacityAmpereHours)} Ah</span>{/if}
     </p>
     <p

@@ -27,8 +27,10 @@
     hovered?: number | undefined;
     /** The level that the pointer or the focus is on: its line is drawn strong. */
     bright?: Pick<Line, 'output' | 'value' | 'percent'> | undefined;
+    /** What is measured at the battery right now (V). */
+    now?: number | undefined;
   }
-  let { shown, second, lines, zone, compact = false, choose, hover, hovered, bright }: Props = $props();
+  let { shown, second, lines, zone, compact = false, choose, hover, hovered, bright, now }: Props = $props();
 
   const read = $derived<Readout>(hovered === undefined ? {} : readout(shown.trace, hovered));
 
@@ -47,7 +49,7 @@
   });
   const hasSource = $derived(!compact && shown.trace.acSourceWatts.some((watts) => watts > 0));
 
-  let drawn: { redraw: (rebuild: boolean) => void }[] = [];
+  let drawn: ReturnType<typeof voltageChart>[] = [];
   const isLit = (line: Line) =>
     untrack(
       () =>
@@ -59,7 +61,7 @@
 
   $effect(() => {
     if (!width || !volts || !power || theme.dark === undefined) return;
-    const common = { width, zone, choose, hover, start: shown.start, isLit };
+    const common = { width, zone, choose, hover, start: shown.start, isLit, now: () => untrack(() => now) };
     const plots = [
       voltageChart(volts, shown, second, lines, height.volts, common),
       powerChart(power, shown, height.power, common),
@@ -69,6 +71,12 @@
     if (warmth) plots.push(temperatureChart(warmth, shown, height.warmth, common));
     drawn = plots;
     return () => plots.forEach((plot) => plot.destroy());
+  });
+
+  // What is measured comes every few seconds: the axis makes room for it, and the charts stay.
+  $effect(() => {
+    void now;
+    untrack(() => drawn[0]?.setData(drawn[0].data));
   });
 
   // A line that lights up is drawn anew; the charts stay.

@@ -18,12 +18,12 @@ export interface Shown {
   start: number;
 }
 
-type Ink = Record<
+export type Ink = Record<
   'ink' | 'soft' | 'rule' | 'paper' | 'battery' | 'band' | 'load' | 'sun' | 'diverted' | 'ac' | 'focus',
   string
 >;
 
-function ink(): Ink {
+export function ink(): Ink {
   const style = getComputedStyle(document.documentElement);
   const token = (name: string) => style.getPropertyValue(name).trim();
   return {
@@ -77,7 +77,7 @@ function ticks(splits: number[], step: number, zone: string): string[] {
 /** From this span on down thresholds far from the voltage are left out of the picture (s). */
 const CLOSE_SECONDS = 6 * 3600;
 
-interface Common {
+export interface Common {
   /** Whether a line is the one that the pointer or the focus is on, as far as is known when it is drawn. */
   isLit: (line: Line) => boolean;
   width: number;
@@ -85,9 +85,11 @@ interface Common {
   choose: (from: number, to: number) => void;
   hover: (seconds: number | undefined) => void;
   start: number;
+  /** What is measured at the battery right now (V): it stands at the right end. */
+  now?: () => number | undefined;
 }
 
-function options(
+export function options(
   common: Common,
   height: number,
   colours: Ink,
@@ -187,6 +189,8 @@ export function voltageChart(
     const levels = volts
       .map((line) => line.value)
       .filter((value) => value > least - reach && value < most + reach);
+    const now = common.now?.();
+    if (now !== undefined) levels.push(now);
     const low = Math.min(least, ...levels);
     const high = Math.max(most, ...levels);
     const room = Math.max(close ? 0.01 : 0.05, (high - low) * 0.12);
@@ -200,14 +204,45 @@ export function voltageChart(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range } },
       ...rest,
-      hooks: { draw: [(plot) => drawLines(plot, volts, colours, common.isLit)] },
+      hooks: {
+        draw: [
+          (plot) => {
+            drawLines(plot, volts, colours, common.isLit);
+            const now = common.now?.();
+            if (now !== undefined) drawNow(plot, now, colours);
+          },
+        ],
+      },
     }),
     data,
     host,
   );
 }
 
-function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line: Line) => boolean) {
+/** What is measured now: a pointer from the right edge, and the number. */
+function drawNow(plot: uPlot, volts: number, colours: Ink) {
+  const { ctx, bbox } = plot;
+  const px = devicePixelRatio;
+  const y = plot.valToPos(volts, 'y', true);
+  const edge = bbox.left + bbox.width;
+  const text = `measured now ${volts.toFixed(2)} V`;
+  ctx.save();
+  ctx.font = `bold ${12 * px}px "Atkinson Hyperlegible Mono"`;
+  const width = ctx.measureText(text).width + 10 * px;
+  ctx.fillStyle = colours.ink;
+  ctx.beginPath();
+  ctx.moveTo(edge - 10 * px, y);
+  ctx.lineTo(edge + 12 * px, y - 8 * px);
+  ctx.lineTo(edge + 12 * px, y + 8 * px);
+  ctx.fill();
+  ctx.fillRect(edge - 14 * px - width, y - 9 * px, width, 18 * px);
+  ctx.fillStyle = colours.paper;
+  ctx.textBaseline = 'middle';
+  ctx.fillText(text, edge - 9 * px - width, y + 1 * px);
+  ctx.restore();
+}
+
+export function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line: Line) => boolean) {
   const { ctx, bbox } = plot;
   const px = devicePixelRatio;
   const labels: { left: number; right: number; y: number }[] = [];

@@ -24,6 +24,8 @@ import tools.jackson.databind.node.ObjectNode;
         webEnvironment = SpringBootTest.WebEnvironment.RANDOM_PORT,
         properties = {
             "sparen.demo=true",
+            "sparen.outlook-after=PT1H",
+            "sparen.measure-every=PT0S",
             "springdoc.paths-to-match=/api/**",
             "springdoc.default-produces-media-type=application/json",
             "springdoc.default-consumes-media-type=application/json",

@@ -4,26 +4,22 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
-import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.Clock;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
-import org.testng.annotations.AfterMethod;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.document.Documents;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
 import sparen.standin.Fault;
-import sparen.standin.Site;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -31,36 +27,11 @@ import tools.jackson.databind.node.ObjectNode;
  * The observatory's devices over a real wire: the stand-in at one end, the application at the other, and an independent master (Debian's
  * mbpoll) that reads the raw words, which are worked out by hand: the house inverter counts hundredths of a volt.
  */
-public class TransferApiTest extends OverHttp {
-    private static final String DEVICES = "/api/sites/skarvholm/devices/";
+public class TransferApiTest extends OverAWire {
     private static final String TRANSFERS = "/api/sites/skarvholm/transfers/";
     private static final String FREEZER_OFF = "freezer-output/voltageDisconnect.lvdVolts";
     private static final String FREEZER_ON = "freezer-output/voltageDisconnect.lvrVolts";
     private static final int FREEZER_OFF_REGISTER = 1311;
-    private static final int HOUSE = 1;
-    private static final int SHUNT = 2;
-
-    private Site site;
-    private int modbus;
-
-    @AfterMethod
-    public void switchOff() throws IOException {
-        if (site != null) {
-            site.close();
-        }
-    }
-
-    /** The observatory as it was found, but for what is left out of it. */
-    private static Plan asFound() throws Exception {
-        return Documents.read(Files.readString(Path.of("../demo/skarvholm-as-found.json")))
-                .plan();
-    }
-
-    private void switchOn(Plan holds) throws Exception {
-        switchOff();
-        modbus = TestDatabase.freePort();
-        site = new Site(holds, Files.createTempDirectory("sparen-devices-"), modbus, 1, Clock.systemUTC());
-    }
 
     /** What an independent master reads at a register of a device. */
     private int raw(int unit, int register) throws Exception {
@@ -87,23 +58,6 @@ public class TransferApiTest extends OverHttp {
         Matcher word = Pattern.compile("\\[" + register + "\\]:\\s+(\\d+)").matcher(said);
         assertTrue(word.find(), said);
         return Integer.parseInt(word.group(1));
-    }
-
-    private Browser connected(String device, int unit) throws Exception {
-        ObjectNode ours = JSON.createObjectNode().put("name", "Havörn").put("secondFactorRequired", false);
-        assertEquals(
-                signedIn("signe")
-                        .put("/api/organisation", ours.put("deviceNetworks", "127.0.0.0/8"))
-                        .statusCode(),
-                200);
-        Browser liv = signedIn("liv");
-        HttpResponse<String> answer = liv.put(DEVICES + device + "/connection", address("127.0.0.1", unit));
-        assertEquals(answer.statusCode(), 200, answer.body());
-        return liv;
-    }
-
-    private ObjectNode address(String host, int unit) {
-        return JSON.createObjectNode().put("host", host).put("port", modbus).put("unit", unit);
     }
 
     private static ObjectNode begin() {

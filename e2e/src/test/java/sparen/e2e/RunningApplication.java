@@ -29,7 +29,14 @@ final class RunningApplication {
     void start() {
         try {
             ProcessBuilder builder = new ProcessBuilder(
-                    "java", "-XX:+UseSerialGC", COMPILING, "-jar", JAR.toString(), "--sparen.demo=true");
+                    "java",
+                    "-XX:+UseSerialGC",
+                    COMPILING,
+                    "-jar",
+                    JAR.toString(),
+                    "--sparen.demo=true",
+                    "--sparen.outlook-after=PT1H",
+                    "--sparen.measure-every=PT0S");
             builder.environment().put("SPAREN_PORT", String.valueOf(port));
             builder.environment().put("SPAREN_DB_PORT", String.valueOf(database.port()));
             builder.environment().put("SPAREN_SECRETS", database.secrets().toString());

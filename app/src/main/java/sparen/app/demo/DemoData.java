@@ -84,7 +84,12 @@ class DemoData implements ApplicationRunner {
         Set<String> connected = connections.of("skarvholm").keySet();
         for (int unit = 1; unit <= WIRED.size(); unit++) {
             if (!connected.contains(WIRED.get(unit - 1))) {
-                connections.put("skarvholm", WIRED.get(unit - 1), new Connection("127.0.0.1", port, unit), TECHNICIAN);
+                connections.put(
+                        "skarvholm",
+                        WIRED.get(unit - 1),
+                        new Connection("127.0.0.1", port, unit),
+                        Optional.of(24),
+                        TECHNICIAN);
             }
         }
     }

@@ -81,12 +81,29 @@ public class DeviceReadings {
      * @throws sparen.quantity.InvalidQuantity when that cannot stand there; nothing is kept then
      */
     public void keep(String siteId, String device, UUID id, Map<String, String> said, String account) {
+        keep(siteId, device, id, said, account, true);
+    }
+
+    /**
+     * Keeps what a device was found to hold when nobody had asked, unless the reading before has just that.
+     *
+     * @throws sparen.quantity.InvalidQuantity when that cannot stand there; nothing is kept then
+     */
+    public void keepIfOther(String siteId, String device, Map<String, String> said, String account) {
+        keep(siteId, device, UUID.randomUUID(), said, account, false);
+    }
+
+    private void keep(String siteId, String device, UUID id, Map<String, String> said, String account, boolean always) {
         PlanService.Loaded latest = plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
         FittedDevice fitted = latest.plan().program().devices().stream()
                 .filter(one -> one.id().equals(device))
                 .findFirst()
                 .orElseThrow(() -> Refusal.notFound("A device \"" + device + "\" in the newest revision"));
         Map<String, DeviceReading.ReadValue> values = DeviceComparison.taken(latest.plan(), fitted, said);
+        List<DeviceReading> before = always ? List.of() : of(siteId).getOrDefault(device, List.of());
+        if (!before.isEmpty() && before.get(before.size() - 1).values().equals(values)) {
+            return;
+        }
         Bounds.within("readings", mapper.count(siteId, device) + 1, "readings", 1, MOST_READINGS);
         ReadingMapper.Row row = new ReadingMapper.Row(
                 id,
@@ -97,7 +114,7 @@ public class DeviceReadings {
                 json.writeValueAsString(values));
         transaction.executeWithoutResult(status -> {
             if (mapper.add(siteId, row) == 1) {
-                audit.note(Deed.DEVICE_READ, siteId, fitted.name() + ", " + values.size() + " entries");
+                audit.note(Deed.DEVICE_READ, account, siteId, fitted.name() + ", " + values.size() + " entries");
             }
         });
         events.publishEvent(new DeviceRead(siteId));

@@ -15,6 +15,8 @@ import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.crew.Crews;
+import sparen.app.live.Measurements;
+import sparen.app.live.Measurements.MeasuredNow;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.Revision;
 import sparen.app.profile.ProfileService;
@@ -40,6 +42,7 @@ class SitesController {
     private final Outlooks outlooks;
     private final Crews crews;
     private final Summaries summaries;
+    private final Measurements measurements;
     private final JsonMapper json;
 
     SitesController(
@@ -49,7 +52,9 @@ class SitesController {
             Outlooks outlooks,
             Crews crews,
             Summaries summaries,
+            Measurements measurements,
             JsonMapper json) {
+        this.measurements = measurements;
         this.summaries = summaries;
         this.json = json;
         this.crews = crews;
@@ -65,6 +70,7 @@ class SitesController {
      * @param plan absent while the site is still to be taken down, or its newest revision cannot be read
      * @param unreadable why the newest revision cannot be read; absent where it can
      * @param ahead what the coming days probably bring; absent until that has been worked out
+     * @param now what is measured there; absent where nothing is connected, or nothing answers
      * @param rank how much it needs somebody: 3 danger, 2 caution, 1 to be done some time, 0 calm
      */
     record SiteInList(
@@ -76,6 +82,7 @@ class SitesController {
             Optional<PlanInList> plan,
             Optional<String> unreadable,
             Optional<Outlooks.Ahead> ahead,
+            Optional<MeasuredNow> now,
             int rank) {}
 
     /**
@@ -258,6 +265,8 @@ class SitesController {
                 Optional.ofNullable(row.unreadable()),
                 Optional.ofNullable(row.workedOut())
                         .map(known -> outlooks.read(row.aheadRevision(), row.aheadBegins(), row.aheadDays(), known)),
+                Optional.ofNullable(row.measuredAt())
+                        .map(at -> measurements.now(at, row.measured().lines().toList())),
                 row.rank());
     }
 

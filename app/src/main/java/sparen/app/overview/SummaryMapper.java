@@ -54,6 +54,8 @@ interface SummaryMapper {
             LocalDate aheadBegins,
             Integer aheadDays,
             String workedOut,
+            Instant measuredAt,
+            String measured,
             int rank,
             long total) {}
 
@@ -138,6 +140,7 @@ interface SummaryMapper {
               (select string_agg(b.full_name, E'\\n' order by d.saved_at desc)
                from draft d join account b on b.name = d.account where d.site_id = p.id) as drafts,
               o.revision as ahead_revision, o.begins as ahead_begins, o.days as ahead_days, o.worked_out::text as worked_out,
+              n.at as measured_at, n.numbers as measured,
               p.rank, p.total
             from page p
             join site s on s.id = p.id
@@ -145,6 +148,11 @@ interface SummaryMapper {
             left join revision r on r.site_id = p.id and r.number = y.revision
             left join account a on a.name = r.author
             left join outlook o on o.site_id = p.id
+            left join lateral (
+              select max(m.at) as at, string_agg(m.numbers::text, E'\\n' order by m.at) as numbers
+              from device_connection d join measurement m on m.site_id = d.site_id and m.device = d.device
+              where d.site_id = p.id and m.at > now() - interval '1 minute'
+            ) n on true
             order by p.rank desc, p.sorted, p.id
             """)
     List<Listed> list(Asked asked);

@@ -1,5 +1,7 @@
 package sparen.app.plan;
 
+import com.github.benmanes.caffeine.cache.Cache;
+import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -48,10 +50,14 @@ import sparen.working.Workings;
 @RestController
 class PlanController {
     private static final int LONGEST_NOTE = 300;
+    private static final int MOST_READINGS = 32;
 
     private final PlanService plans;
     private final ProfileService profiles;
     private final SiteService sites;
+    /** One place after the other asks about the same plan; what it says is worked out once. */
+    private final Cache<Asked, Reading> recent =
+            Caffeine.newBuilder().maximumSize(MOST_READINGS).build();
 
     PlanController(PlanService plans, ProfileService profiles, SiteService sites) {
         this.plans = plans;
@@ -92,6 +98,9 @@ class PlanController {
             Map<String, ChargeDetails> usualCharging,
             List<Conductor> conductors,
             List<AcProgram.Case> acCases) {}
+
+    /** A plan with the profiles that it names. */
+    private record Asked(Plan plan, Map<String, Profile> profiles) {}
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     record OutputReading(
@@ -188,10 +197,15 @@ class PlanController {
     @Allowed(Role.OBSERVER)
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
+        return recent.get(new Asked(plan, profiles.namedIn(siteId, plan)), PlanController::read);
+    }
+
+    private static Reading read(Asked asked) {
+        Plan plan = asked.plan();
+        Map<String, Profile> named = asked.profiles();
         List<OutputReading> outputs = plan.program().outputs().stream()
                 .map(output -> read(plan, output))
                 .toList();
-        Map<String, Profile> named = profiles.namedIn(siteId, plan);
         return new Reading(
                 outputs,
                 Checks.of(plan, named),

@@ -1,6 +1,7 @@
 package sparen.app.season;
 
 import java.time.Duration;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Component;
@@ -17,10 +18,12 @@ class OutlookTimes {
 
     private final Outlooks outlooks;
     private final Chores chores;
+    private final Duration afterChange;
 
-    OutlookTimes(Outlooks outlooks, Chores chores) {
+    OutlookTimes(Outlooks outlooks, Chores chores, @Value("${sparen.outlook-after:PT0S}") Duration afterChange) {
         this.outlooks = outlooks;
         this.chores = chores;
+        this.afterChange = afterChange;
     }
 
     @EventListener(ApplicationReadyEvent.class)
@@ -30,11 +33,11 @@ class OutlookTimes {
 
     @TransactionalEventListener(fallbackExecution = true)
     void onSave(PlanSaved saved) {
-        chores.add(Outlooks.NAME, saved.siteId(), "revision " + saved.revision(), Duration.ZERO);
+        chores.add(Outlooks.NAME, saved.siteId(), "revision " + saved.revision(), afterChange);
     }
 
     @TransactionalEventListener(fallbackExecution = true)
     void onCare(CarePlanned planned) {
-        chores.add(Outlooks.NAME, planned.siteId(), "visit " + planned.visit(), Duration.ZERO);
+        chores.add(Outlooks.NAME, planned.siteId(), "visit " + planned.visit(), afterChange);
     }
 }

@@ -25,6 +25,7 @@ import sparen.app.transfer.Transfer.Stage;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
+import sparen.app.wire.DeviceOnWire;
 import sparen.app.wire.Line;
 import sparen.app.wire.LineProblem;
 import sparen.device.Wire;
@@ -89,7 +90,7 @@ class Sender {
         Connection connection = connections.find(transfer.siteId(), transfer.device());
         UUID holder = UUID.randomUUID();
         if (mapper.lease(connection.address(), transfer.id(), holder) == 0) {
-            throw Transfers.beingWritten(connection);
+            throw Connections.beingWritten(connection);
         }
         if (mapper.enter(transfer.id(), Stage.WRITING, back) == 0) {
             mapper.release(connection.address(), holder);

@@ -1,6 +1,5 @@
 package sparen.app.transfer;
 
-import java.time.Clock;
 import java.time.Instant;
 import java.util.List;
 import java.util.Map;
@@ -26,9 +25,9 @@ import sparen.app.transfer.Transfer.TransferContent;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
+import sparen.app.wire.Connections.Connected;
 import sparen.app.wire.LineProblem;
 import sparen.device.FittedDevice;
-import sparen.device.LiveRegister.What;
 import sparen.quantity.Bounds;
 
 /** Devices over a wire: where they are, what they measure, what goes into them. */
@@ -40,7 +39,6 @@ class TransferController {
     private final PlanService plans;
     private final SiteService sites;
     private final Accounts accounts;
-    private final Clock clock;
 
     TransferController(
             Transfers transfers,
@@ -48,15 +46,13 @@ class TransferController {
             Connections connections,
             PlanService plans,
             SiteService sites,
-            Accounts accounts,
-            Clock clock) {
+            Accounts accounts) {
         this.transfers = transfers;
         this.sender = sender;
         this.connections = connections;
         this.plans = plans;
         this.sites = sites;
         this.accounts = accounts;
-        this.clock = clock;
     }
 
     /**
@@ -86,7 +82,7 @@ class TransferController {
      * @param connection where it answers; absent while nobody has said
      * @param transfer the latest; absent before the first
      */
-    record WiredDevice(String device, Optional<Connection> connection, Optional<TransferView> transfer) {}
+    record WiredDevice(String device, Optional<Connected> connection, Optional<TransferView> transfer) {}
 
     /** An id made by who asks: asked twice it is done once. */
     record Begin(UUID id) {
@@ -121,19 +117,26 @@ class TransferController {
     }
 
     /**
-     * What a device measures.
+     * Where a device is to be found from now on.
      *
-     * @param numbers V, A into the battery, %, W
-     * @param closed whether each contact is closed, by the id of its output
+     * @param host numeric address, in a network that is allowed
+     * @param port 1 to 65535, commonly 502
+     * @param unit number of the device behind that address, 0 to 255
+     * @param readEveryHours so often its menu is read again by itself (h), 1 to 168; absent for never
      */
-    record Measurement(Instant at, Map<What, Double> numbers, Map<String, Boolean> closed) {}
+    record NewConnection(String host, int port, int unit, Optional<Integer> readEveryHours) {
+        NewConnection {
+            readEveryHours = Bounds.orEmpty(readEveryHours);
+            readEveryHours.ifPresent(hours -> Bounds.within("readEveryHours", hours, "h", 1, 168));
+        }
+    }
 
     /** The devices of a site that have a wire. */
     @GetMapping("/api/sites/{siteId}/wires")
     @Allowed(Role.OBSERVER)
     List<WiredDevice> wires(@PathVariable String siteId) {
         sites.mustExist(siteId);
-        Map<String, Connection> connected = connections.of(siteId);
+        Map<String, Connected> connected = connections.of(siteId);
         List<Transfer> latest = transfers.latest(siteId);
         return plans.latest(siteId).stream()
                 .flatMap(loaded -> loaded.plan().program().devices().stream())
@@ -154,14 +157,15 @@ class TransferController {
     List<WiredDevice> connect(
             @PathVariable String siteId,
             @PathVariable String device,
-            @RequestBody Connection connection,
+            @RequestBody NewConnection wanted,
             Authentication who) {
         sites.mustExist(siteId);
         accounts.mustWriteToDevices(who.getName());
         if (wires(siteId).stream().noneMatch(one -> one.device().equals(device))) {
             throw Refusal.notFound("A device \"" + device + "\" with a wire in the newest revision");
         }
-        connections.put(siteId, device, connection, who.getName());
+        Connection connection = new Connection(wanted.host(), wanted.port(), wanted.unit());
+        connections.put(siteId, device, connection, wanted.readEveryHours(), who.getName());
         return wires(siteId);
     }
 
@@ -174,27 +178,6 @@ class TransferController {
         return wires(siteId);
     }
 
-    /** Reads all that lies on a device's wire, and keeps it as a reading. */
-    @PostMapping("/api/sites/{siteId}/devices/{device}/connection/readings")
-    @Allowed(Role.TECHNICIAN)
-    @ResponseStatus(HttpStatus.NO_CONTENT)
-    void read(@PathVariable String siteId, @PathVariable String device, @RequestBody Begin begin, Authentication who) {
-        sites.mustExist(siteId);
-        asked(() -> {
-            transfers.read(siteId, device, begin.id(), who.getName());
-            return null;
-        });
-    }
-
-    /** What a device measures right now. */
-    @GetMapping("/api/sites/{siteId}/devices/{device}/live")
-    @Allowed(Role.OBSERVER)
-    Measurement live(@PathVariable String siteId, @PathVariable String device) {
-        sites.mustExist(siteId);
-        DeviceOnWire.Measured measured = asked(() -> transfers.measure(siteId, device));
-        return new Measurement(clock.instant(), measured.numbers(), measured.closed());
-    }
-
     /** Reads a device and works out what has to be written to it; nothing is. */
     @PostMapping("/api/sites/{siteId}/devices/{device}/transfers")
     @Allowed(value = Role.TECHNICIAN, bySession = true)
@@ -203,7 +186,7 @@ class TransferController {
             @PathVariable String siteId, @PathVariable String device, @RequestBody Begin begin, Authentication who) {
         sites.mustExist(siteId);
         accounts.mustWriteToDevices(who.getName());
-        return view(asked(() -> transfers.prepare(siteId, device, begin.id(), who.getName())));
+        return view(LineProblem.asked(() -> transfers.prepare(siteId, device, begin.id(), who.getName())));
     }
 
     @GetMapping("/api/sites/{siteId}/transfers/{transfer}")
@@ -222,7 +205,7 @@ class TransferController {
             @RequestBody DisplayReadings compared,
             Authentication who) {
         Transfer one = writable(siteId, transfer, who);
-        return view(asked(() -> transfers.check(one, compared.shown(), compared.meterVolts())));
+        return view(LineProblem.asked(() -> transfers.check(one, compared.shown(), compared.meterVolts())));
     }
 
     /** Writes, saves, reads back and compares; or goes on with that. It is under way when this answers. */
@@ -271,19 +254,5 @@ class TransferController {
                 transfer.written(),
                 Optional.ofNullable(transfer.problem()),
                 transfer.content());
-    }
-
-    /** Something that is asked of a device. */
-    @FunctionalInterface
-    private interface Asking<T> {
-        T ask() throws LineProblem;
-    }
-
-    private static <T> T asked(Asking<T> asking) {
-        try {
-            return asking.ask();
-        } catch (LineProblem problem) {
-            throw problem.refusal();
-        }
     }
 }

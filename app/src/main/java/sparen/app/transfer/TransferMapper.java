@@ -110,10 +110,6 @@ interface TransferMapper {
     @Delete("delete from device_lease where address = #{address} and holder = #{holder}")
     void release(String address, UUID holder);
 
-    /** Whether somebody is writing at an address right now. */
-    @Select("select exists (select from device_lease where address = #{address} and until > now())")
-    boolean isLeased(String address);
-
     /** Whether somebody is writing it right now. */
     @Select("select exists (select from device_lease where transfer = #{transfer} and until > now())")
     boolean isRunning(@Param("transfer") UUID transfer);

@@ -12,15 +12,15 @@ import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
-import sparen.app.handover.DeviceReadings;
+import sparen.app.live.WiredMenus;
 import sparen.app.plan.PlanService;
 import sparen.app.transfer.Transfer.AskedEntry;
 import sparen.app.transfer.Transfer.EntryChange;
 import sparen.app.transfer.Transfer.Stage;
 import sparen.app.transfer.Transfer.TransferContent;
 import sparen.app.web.Refusal;
-import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
+import sparen.app.wire.DeviceOnWire;
 import sparen.app.wire.Line;
 import sparen.app.wire.LineProblem;
 import sparen.device.LiveRegister.What;
@@ -36,7 +36,7 @@ import tools.jackson.databind.json.JsonMapper;
 class Transfers {
     private final TransferMapper mapper;
     private final Connections connections;
-    private final DeviceReadings readings;
+    private final WiredMenus menus;
     private final PlanService plans;
     private final AuditLog audit;
     private final JsonMapper json;
@@ -45,14 +45,14 @@ class Transfers {
     Transfers(
             TransferMapper mapper,
             Connections connections,
-            DeviceReadings readings,
+            WiredMenus menus,
             PlanService plans,
             AuditLog audit,
             JsonMapper json,
             Clock clock) {
         this.mapper = mapper;
         this.connections = connections;
-        this.readings = readings;
+        this.menus = menus;
         this.plans = plans;
         this.audit = audit;
         this.json = json;
@@ -99,59 +99,8 @@ class Transfers {
                 plans.revision(transfer.siteId(), transfer.revision()).plan(), transfer.device());
     }
 
-    /** Opens the line to a device that nobody is writing to: a tool that asks in between may make it falter. */
-    private Line open(String siteId, String device) throws LineProblem {
-        Connection connection = connections.find(siteId, device);
-        if (mapper.isLeased(connection.address())) {
-            throw beingWritten(connection);
-        }
-        return connections.open(siteId, device);
-    }
-
-    static Refusal beingWritten(Connection connection) {
-        return new Refusal(
-                HttpStatus.CONFLICT,
-                "being-written",
-                "Somebody is writing at " + connection.address() + " right now.",
-                Map.of());
-    }
-
     private PlanService.Loaded latestPlan(String siteId) {
         return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
-    }
-
-    /**
-     * Reads a device over its wire, as somebody reading its display would, and keeps that.
-     *
-     * @param id of the reading, made by who asks
-     * @throws Refusal when what comes cannot stand there: the registers are not this device's
-     */
-    void read(String siteId, String device, UUID id, String account) throws LineProblem {
-        DeviceOnWire wired = DeviceOnWire.of(latestPlan(siteId).plan(), device);
-        try (Line line = open(siteId, device)) {
-            keep(wired, siteId, id, wired.read(line, wired.entries()), account);
-        }
-    }
-
-    private void keep(DeviceOnWire wired, String siteId, UUID id, Map<String, String> holds, String account) {
-        try {
-            readings.keep(siteId, wired.device().id(), id, holds, account);
-        } catch (InvalidQuantity impossible) {
-            throw new Refusal(
-                    HttpStatus.FAILED_DEPENDENCY,
-                    "wrong-registers",
-                    "What the wire gives cannot be: " + impossible.getMessage().replaceFirst("^values\\.\\S+: ", "")
-                            + ". The registers of the profile may not be this device's. Nothing is kept.",
-                    Map.of());
-        }
-    }
-
-    /** What a device measures right now. */
-    DeviceOnWire.Measured measure(String siteId, String device) throws LineProblem {
-        DeviceOnWire wired = DeviceOnWire.of(latestPlan(siteId).plan(), device);
-        try (Line line = open(siteId, device)) {
-            return wired.measure(line);
-        }
     }
 
     /**
@@ -169,11 +118,11 @@ class Transfers {
         DeviceOnWire wired = DeviceOnWire.of(latest.plan(), device);
         Map<String, String> holds;
         DeviceOnWire.Measured measured;
-        try (Line line = open(siteId, device)) {
+        try (Line line = connections.openToRead(siteId, device)) {
             holds = wired.read(line, wired.entries());
             measured = wired.measure(line);
         }
-        keep(wired, siteId, id, holds, account);
+        menus.keep(wired, siteId, id, holds, account);
         List<WiredEntry> toWrite = WiredEntry.toWrite(wired.entries(), holds);
         if (toWrite.isEmpty()) {
             throw new Refusal(
@@ -248,7 +197,7 @@ class Transfers {
         // What agreed before counts no longer.
         mustBe(transfer, mapper.look(transfer.id(), Stage.PREPARED) == 1);
         DeviceOnWire wired = device(transfer);
-        try (Line line = open(transfer.siteId(), transfer.device())) {
+        try (Line line = connections.openToRead(transfer.siteId(), transfer.device())) {
             List<WiredEntry> asked = wired.entries().stream()
                     .filter(one -> transfer.content().asked().stream()
                             .anyMatch(each -> each.place().equals(one.place())))

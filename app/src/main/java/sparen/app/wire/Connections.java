@@ -1,7 +1,10 @@
 package sparen.app.wire;
 
 import java.time.Clock;
+import java.time.Duration;
+import java.time.Instant;
 import java.util.LinkedHashMap;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
@@ -27,11 +30,30 @@ public class Connections {
         this.clock = clock;
     }
 
+    /**
+     * Where a device answers, and how it is kept an eye on.
+     *
+     * @param readEveryHours so often its menu is read again by itself (h), 1 to 168; absent for never
+     * @param silentSince since when it does not answer; absent while it does
+     * @param silentWhy why; absent likewise
+     */
+    public record Connected(
+            Connection at,
+            Optional<Integer> readEveryHours,
+            Optional<Instant> silentSince,
+            Optional<String> silentWhy) {}
+
     /** Those of a site, by device. */
-    public Map<String, Connection> of(String siteId) {
-        Map<String, Connection> connections = new LinkedHashMap<>();
+    public Map<String, Connected> of(String siteId) {
+        Map<String, Connected> connections = new LinkedHashMap<>();
         mapper.of(siteId)
-                .forEach(row -> connections.put(row.device(), new Connection(row.host(), row.port(), row.unit())));
+                .forEach(row -> connections.put(
+                        row.device(),
+                        new Connected(
+                                new Connection(row.host(), row.port(), row.unit()),
+                                Optional.ofNullable(row.readEveryHours()),
+                                Optional.ofNullable(row.silentSince()),
+                                Optional.ofNullable(row.silentWhy()))));
         return connections;
     }
 
@@ -48,22 +70,46 @@ public class Connections {
         return Line.open(connection);
     }
 
+    /**
+     * The same for whoever only reads: a tool that asks in between may make a device falter that somebody writes to.
+     *
+     * @throws Refusal when somebody is writing at its address
+     */
+    public Line openToRead(String siteId, String device) throws LineProblem {
+        Connection connection = find(siteId, device);
+        if (mapper.isLeased(connection.address())) {
+            throw beingWritten(connection);
+        }
+        return open(siteId, device);
+    }
+
+    /** That somebody is writing at an address. */
+    public static Refusal beingWritten(Connection connection) {
+        return new Refusal(
+                HttpStatus.CONFLICT,
+                "being-written",
+                "Somebody is writing at " + connection.address() + " right now.",
+                Map.of());
+    }
+
     /** Where a device answers. */
     public Connection find(String siteId, String device) {
         return Optional.ofNullable(of(siteId).get(device))
+                .map(Connected::at)
                 .orElseThrow(() -> Refusal.notFound("A connection of the device \"" + device + "\""));
     }
 
-    /** Connects a device, or connects it elsewhere. */
+    /**
+     * Connects a device, or connects it elsewhere.
+     *
+     * @param readEveryHours so often its menu is read again by itself (h); absent for never
+     */
     @Transactional
-    public void put(String siteId, String device, Connection connection, String account) {
+    public void put(
+            String siteId, String device, Connection connection, Optional<Integer> readEveryHours, String account) {
         networks.check("host", connection.host());
         mustBeFree(siteId, device);
-        mapper.put(
-                siteId,
-                new ConnectionMapper.Row(device, connection.host(), connection.port(), connection.unit()),
-                account,
-                clock.instant());
+        mapper.put(siteId, device, connection, readEveryHours.orElse(null), account, clock.instant());
         audit.note(Deed.DEVICE_CONNECTED, account, siteId, device + " at " + connection.address());
     }
 
@@ -83,5 +129,37 @@ public class Connections {
                     "Something is being written to this device, or it was left half written. Send it on or roll it back first.",
                     Map.of());
         }
+    }
+
+    /**
+     * A device whose time to be asked has come.
+     *
+     * @param setBy account that connected it
+     * @param readsMenu whether its menu is to be read again too
+     */
+    public record Due(String siteId, String device, String setBy, boolean readsMenu) {}
+
+    /** Takes the devices that are to be asked now; no node takes them again within a while. */
+    public List<Due> takeDue(Duration again, int most) {
+        return mapper.takeDue(seconds(again), most);
+    }
+
+    /** That a device answered. */
+    public void answered(Due due) {
+        mapper.answered(due.siteId(), due.device());
+    }
+
+    /** That its menu was read. */
+    public void menuRead(Due due) {
+        mapper.menuRead(due.siteId(), due.device());
+    }
+
+    /** That a device did not answer, and why; it is asked ever more seldom. */
+    public void silent(Due due, String why, Duration again) {
+        mapper.silent(due.siteId(), due.device(), why, seconds(again));
+    }
+
+    private static double seconds(Duration duration) {
+        return duration.toMillis() / 1000.0;
     }
 }

@@ -26,4 +26,23 @@ public class LineProblem extends IOException {
     public Refusal refusal() {
         return new Refusal(HttpStatus.FAILED_DEPENDENCY, "device-silent", getMessage(), Map.of());
     }
+
+    /** Something that is asked of a device. */
+    @FunctionalInterface
+    public interface Asking<T> {
+        T ask() throws LineProblem;
+    }
+
+    /**
+     * What a device answers.
+     *
+     * @throws Refusal when it does not
+     */
+    public static <T> T asked(Asking<T> asking) {
+        try {
+            return asking.ask();
+        } catch (LineProblem problem) {
+            throw problem.refusal();
+        }
+    }
 }

@@ -1,4 +1,4 @@
-package sparen.app.transfer;
+package sparen.app.wire;
 
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
@@ -7,8 +7,6 @@ import java.util.Map;
 import java.util.TreeMap;
 import java.util.stream.Stream;
 import sparen.app.web.Refusal;
-import sparen.app.wire.Line;
-import sparen.app.wire.LineProblem;
 import sparen.device.FittedDevice;
 import sparen.device.LiveRegister;
 import sparen.device.LiveRegister.What;
@@ -18,13 +16,13 @@ import sparen.handover.WiredEntry;
 import sparen.program.Plan;
 
 /** A device of a plan with the entries that lie on its wire. */
-record DeviceOnWire(Plan plan, FittedDevice device, Wire wire, List<WiredEntry> entries) {
+public record DeviceOnWire(Plan plan, FittedDevice device, Wire wire, List<WiredEntry> entries) {
     /**
      * The device of a plan.
      *
      * @throws Refusal when there is none, or it has no wire
      */
-    static DeviceOnWire of(Plan plan, String id) {
+    public static DeviceOnWire of(Plan plan, String id) {
         FittedDevice device = plan.program().devices().stream()
                 .filter(one -> one.id().equals(id))
                 .findFirst()
@@ -37,7 +35,7 @@ record DeviceOnWire(Plan plan, FittedDevice device, Wire wire, List<WiredEntry> 
     }
 
     /** What stands at some entries, by their places. */
-    Map<String, String> read(Line line, List<WiredEntry> some) throws LineProblem {
+    public Map<String, String> read(Line line, List<WiredEntry> some) throws LineProblem {
         Map<Integer, List<Integer>> raw =
                 line.read(some.stream().map(WiredEntry::register).toList());
         Map<String, String> holds = new LinkedHashMap<>();
@@ -52,10 +50,10 @@ record DeviceOnWire(Plan plan, FittedDevice device, Wire wire, List<WiredEntry> 
      * @param numbers by what they are
      * @param closed whether each contact is closed, by the id of its output
      */
-    record Measured(Map<What, Double> numbers, Map<String, Boolean> closed) {}
+    public record Measured(Map<What, Double> numbers, Map<String, Boolean> closed) {}
 
     /** What it measures right now. */
-    Measured measure(Line line) throws LineProblem {
+    public Measured measure(Line line) throws LineProblem {
         List<String> outputs = device.outputs();
         List<Register> registers = wire.live().stream()
                 .flatMap(live -> live.what() == What.CONTACT_CLOSED
