@@ -53,7 +53,7 @@
 
 <div>
   <div
-    class="grid min-h-16 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-4 md:grid-cols-[1.5rem_minmax(12rem,1fr)_10rem_8.5rem_minmax(0,1.4fr)_auto]"
+    class="grid min-h-16 grid-cols-[1.5rem_minmax(0,1fr)_auto] items-center gap-x-4 md:grid-cols-[1.5rem_minmax(12rem,1fr)_10rem_10rem_minmax(0,1.4fr)_auto]"
   >
     <span>
       {#if need.rank >= 2}<SeverityMark severity={need.rank === 3 ? 'DANGER' : 'CAUTION'} brief />{/if}

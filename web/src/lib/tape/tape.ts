@@ -237,6 +237,7 @@ function drawNow(plot: uPlot, volts: number, colours: Ink) {
   ctx.fill();
   ctx.fillRect(edge - 14 * px - width, y - 9 * px, width, 18 * px);
   ctx.fillStyle = colours.paper;
+  ctx.textAlign = 'left';
   ctx.textBaseline = 'middle';
   ctx.fillText(text, edge - 9 * px - width, y + 1 * px);
   ctx.restore();

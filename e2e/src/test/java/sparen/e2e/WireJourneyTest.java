@@ -6,6 +6,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.util.List;
+import java.util.regex.Pattern;
 import org.testng.annotations.AfterMethod;
 import org.testng.annotations.BeforeMethod;
 import org.testng.annotations.Test;
@@ -109,6 +110,17 @@ public class WireJourneyTest extends BrowserTest {
         assertThat(odd.getByLabel("House inverter now")).containsText("V");
         assertThat(button(odd, "over the wire")).hasCount(0);
         assertThat(button(odd, "Send revision")).hasCount(0);
+        odd.getByText("What House inverter has measured").click();
+        assertThat(odd.getByRole(
+                        AriaRole.IMG,
+                        new Page.GetByRoleOptions().setName("Battery voltage that House inverter has measured")))
+                .isVisible();
+        assertAccessible(odd);
+        odd.getByRole(
+                        AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Sites").setExact(true))
+                .click();
+        assertThat(odd.getByTitle("measured now")).containsText(Pattern.compile("[45]\\d(\\.\\d+)? V"));
         Page trail = at("/accounts/trail", "signe");
         assertThat(trail.getByText("House inverter, open at: 46.4 V").first()).isVisible();
     }
