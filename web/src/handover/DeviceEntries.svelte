@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
+  import type { Problem } from '../lib/api/client';
   import type { DeviceHeld, ReadEntry } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
@@ -18,16 +19,20 @@
     zone: string;
     /** Whether it is on a wire, and typing is for what does not lie on that. */
     wired?: boolean;
+    /** Takes what it holds into the plan; what was refused is the answer. */
+    takeOver: () => Promise<Problem | undefined>;
     /** What stands between its name and its menu. */
     children?: Snippet;
   }
-  let { held, device, name, readonly, zone, wired = false, children }: Props = $props();
+  let { held, device, name, readonly, zone, wired = false, takeOver, children }: Props = $props();
 
   // A device keeps its place on the page as long as it is the same one.
   // svelte-ignore state_referenced_locally
   const round = new DeviceRound(held, device.id);
   let reading = $state(round.count > 0);
   let all = $state(false);
+  let refused = $state.raw<Problem>();
+  const hasDrifted = $derived(device.entries.some((entry) => entry.agreement === 'DRIFTED'));
   const calm = $derived(device.entries.filter((entry) => entry.agreement === 'SAME').length);
   const shown = $derived(
     reading || all ? device.entries : device.entries.filter((entry) => entry.agreement !== 'SAME'),
@@ -66,6 +71,8 @@
     <b>holds <span class="number">{unit(entry, entry.read)}</span></b>, since {day(entry.since, zone)}
   {:else if entry.agreement === 'TO_ENTER' && entry.read && entry.readAt}
     <b>to enter</b>: held <span class="number">{unit(entry, entry.read)}</span> on {day(entry.readAt, zone)}
+  {:else if entry.agreement === 'CANNOT_HOLD' && entry.read}
+    <b>cannot hold what is planned</b>; holds <span class="number">{unit(entry, entry.read)}</span>
   {:else if entry.agreement === 'UNREAD'}
     <span class="text-soft">not read</span>
   {:else if entry.readAt}
@@ -81,6 +88,13 @@
         ? `; as found on ${day(device.first.at, zone)} by ${device.first.by}${device.readings > 1 ? `, read ${device.readings} times` : ''}`
         : ''}
     </p>
+    <a
+      class="no-print flex min-h-11 items-center underline"
+      target="_blank"
+      rel="noopener"
+      href="/api/sites/{held.site}/revisions/{held.now?.revision}/devices/{device.id}/sheet"
+      >Sheet of {device.name} as PDF</a
+    >
     {#if !readonly && !reading}
       <Action onclick={() => (reading = true)}
         >{wired ? `Type what ${device.name} shows` : `Read ${device.name}`}</Action
@@ -177,7 +191,16 @@
             problem={round.problem}
           />{/if}
       </div>
-    {:else if calm > 0}
+    {/if}
+    {#if !reading && hasDrifted && !readonly}
+      <div class="no-print mt-3 flex flex-wrap items-center gap-4">
+        <Action onclick={async () => (refused = await takeOver())}
+          >Take what {device.name} holds into the plan</Action
+        >
+        <Said problem={refused} />
+      </div>
+    {/if}
+    {#if !reading && calm > 0}
       <button
         type="button"
         class="no-print mt-2 min-h-11 underline"

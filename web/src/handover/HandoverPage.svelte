@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { DeviceHeld } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
   import { partName } from '../lib/shell/parts';
   import { session } from '../lib/shell/session.svelte';
@@ -9,6 +11,8 @@
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
   import OnWire from './OnWire.svelte';
+  import ProfileNotesPart from './ProfileNotesPart.svelte';
+  import { ProfileNotes } from './profileNotes.svelte';
   import QuestionsPart from './QuestionsPart.svelte';
   import StepsPart from './StepsPart.svelte';
   import TestPart from './TestPart.svelte';
@@ -28,6 +32,7 @@
   const plan = $derived(editor.plan);
   const held = $derived(new Held(params.site));
   const wires = $derived(new Wires(params.site));
+  const notes = $derived(new ProfileNotes(params.site));
   const devices = $derived(held.now?.devices);
   const readonly = $derived(!session.mayChangeAt(params.site));
   const zone = $derived(plan?.site.location.timeZone ?? 'UTC');
@@ -43,11 +48,28 @@
         output: peg.at,
       }));
   }
+  /** What a device holds goes into the plan, unsaved: there it is looked at, saved or undone. */
+  async function takeOver(device: DeviceHeld): Promise<Problem | undefined> {
+    if (!plan) return undefined;
+    const answer = await outcome(
+      api.POST('/api/sites/{siteId}/devices/{device}/taking-over', {
+        params: { path: { siteId: params.site, device: device.id } },
+        body: plan,
+      }),
+    );
+    if (answer.data) {
+      editor.take(answer.data, `as ${device.name} holds it`);
+      location.hash = `#/site/${params.site}/plan/devices`;
+    }
+    return answer.problem;
+  }
+
   const name = (id: string) => (plan ? partName(plan, id) : id);
 
   $effect(() => {
     void held.load();
     void wires.load();
+    void notes.load();
   });
 </script>
 
@@ -67,6 +89,7 @@
   <Tabs tabs={TABS} {part} address="/site/{params.site}/handover" label="Handover" />
   {#if held.problem}<Trouble problem={held.problem} retry={() => held.load()} />{/if}
   {#if wires.problem && !held.problem}<Trouble problem={wires.problem} retry={() => wires.load()} />{/if}
+  {#if notes.problem && !held.problem}<Trouble problem={notes.problem} retry={() => notes.load()} />{/if}
   {#if part === 'test'}
     <TestPart site={params.site} revision={held.now?.revision} {readonly} {zone} />
   {:else if part === 'steps'}
@@ -84,7 +107,15 @@
     <p class="px-4 py-6 text-3xl leading-9 font-bold md:px-6" role="status">{verdict(devices)}</p>
     {#each devices as device (device.id)}
       {@const wired = wires.now.find((one) => one.device === device.id)}
-      <DeviceEntries {held} {device} {name} {zone} {readonly} wired={wired?.connection !== undefined}>
+      <DeviceEntries
+        {held}
+        {device}
+        {name}
+        {zone}
+        {readonly}
+        wired={wired?.connection !== undefined}
+        takeOver={() => takeOver(device)}
+      >
         {#if wired && held.now}
           <OnWire
             {wires}
@@ -99,6 +130,7 @@
             changed={() => held.load()}
           />
         {/if}
+        <ProfileNotesPart {notes} device={device.id} profile={device.profile} {readonly} {zone} />
       </DeviceEntries>
     {/each}
     <p class="border-t border-rule px-4 py-4 text-sm text-soft md:px-6">

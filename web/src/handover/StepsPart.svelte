@@ -5,7 +5,9 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import StepPhotos from './StepPhotos.svelte';
 
   /** What is done at the site, one after the other, and what of it is done at this visit. */
   let { site, readonly, zone }: { site: string; readonly: boolean; zone: string } = $props();
@@ -131,6 +133,13 @@
                     <span class="text-soft">{one.mark.madeBy}, {day(one.mark.madeAt, zone)}</span>
                     {#if one.mark.note}<span class="block">{one.mark.note}</span>{/if}
                   </p>
+                  {#if one.mark.failure}
+                    <p>
+                      <SeverityMark severity="DANGER" /> <b>{one.mark.failure}</b>{step.stop
+                        ? ': stop.'
+                        : '.'}
+                    </p>
+                  {/if}
                   {#if !readonly}
                     <button
                       type="button"
@@ -151,7 +160,7 @@
                     {#if step.expect}
                       <input
                         class="{FIELD} number w-28"
-                        placeholder="measured"
+                        placeholder={step.between ? `measured, ${step.between.unit}` : 'measured'}
                         maxlength="300"
                         autocomplete="off"
                         aria-label="measured: {step.what}"
@@ -171,6 +180,15 @@
                     <Action type="submit" disabled={busy} aria-label="Done: {step.what}">Done</Action>
                   </form>
                 {/if}
+                <StepPhotos
+                  {site}
+                  {step}
+                  round={view?.round ?? 0}
+                  photos={one.photos}
+                  {readonly}
+                  {zone}
+                  {take}
+                />
               </div>
             </li>
           {/each}

@@ -1,12 +1,15 @@
 <script lang="ts">
   import type { BenchTestView } from '../lib/api/api';
-  import { day } from '../lib/sentence/quantity';
+  import { untrack } from 'svelte';
+  import { SiteNow } from '../lib/live/siteNow.svelte';
+  import { day, decimal } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
   import { session } from '../lib/shell/session.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { BenchTests, standing } from './benchTests.svelte';
+  import AgreementPart from './AgreementPart.svelte';
   import TestSteps from './TestSteps.svelte';
 
   /** The program tried on site: begun, measured, put back, signed; and the tests before. */
@@ -27,6 +30,16 @@
 
   $effect(() => {
     void tests.load();
+  });
+  /** Where a device tells what the battery is at, nobody has to type it. */
+  const live = $derived(new SiteNow(site));
+  $effect(() => live.follow());
+  $effect(() => {
+    const { BATTERY_VOLTS, CHARGE_PERCENT } = live.now?.numbers ?? {};
+    untrack(() => {
+      if (volts === '' && BATTERY_VOLTS !== undefined) volts = decimal(BATTERY_VOLTS, 2);
+      if (percent === '' && CHARGE_PERCENT !== undefined) percent = decimal(CHARGE_PERCENT, 0);
+    });
   });
 
   const number = (text: string) => (text.trim() === '' ? undefined : Number(text.replace(',', '.')));
@@ -118,6 +131,7 @@
       </form>
     {/if}
   </section>
+  <AgreementPart {site} {readonly} />
   <section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="sign">
     <h2 id="sign">Sign</h2>
     {#if going.blocking.length > 0}

@@ -58,7 +58,7 @@
       class="grid min-h-14 items-center gap-x-4 gap-y-1 border-t border-rule py-2 md:grid-cols-[minmax(0,15rem)_12rem_minmax(0,1fr)]"
     >
       <div>
-        <span>{step.falling ? '▼' : '▲'} {step.term}</span>
+        <span>{step.held ? '■' : step.falling ? '▼' : '▲'} {step.term}</span>
         <span class="block text-sm text-soft">{step.signal}</span>
       </div>
       <div>

@@ -1,8 +1,9 @@
 <script lang="ts">
-  import type { MenuChoice, Settable } from '../lib/api/api';
+  import type { MenuChoice, Settable, WordKnob } from '../lib/api/api';
   import { FIELD } from '../lib/shell/fieldLook';
   import { choiceTold } from './deviceSheet';
   import { toggled } from './knobs';
+  import ChosenMap from './ChosenMap.svelte';
   import NumberMap from './system/NumberMap.svelte';
 
   /** What can be chosen at an entry: what the device shows, what that means, and what it forces elsewhere. */
@@ -11,10 +12,12 @@
     choices: MenuChoice[];
     /** What of the plan is chosen by it; none where anything can be meant. */
     means: Settable | undefined;
+    /** Entries of the same device whose choice it may make what it is. */
+    others: WordKnob[];
     readonly: boolean;
     change: (next: MenuChoice[]) => void;
   }
-  let { of, choices, means, readonly, change }: Props = $props();
+  let { of, choices, means, others, readonly, change }: Props = $props();
 
   const put = (at: number, next: Partial<MenuChoice>) =>
     change(choices.map((one, i) => (i === at ? { ...one, ...next } : one)));
@@ -29,7 +32,7 @@
   function add() {
     let number = choices.length + 1;
     while (choices.some((one) => one.enter === String(number))) number++;
-    change([...choices, { enter: String(number), is: unmeant ?? 'what it means', forces: {} }]);
+    change([...choices, { enter: String(number), is: unmeant ?? 'what it means', forces: {}, chooses: {} }]);
   }
 </script>
 
@@ -103,6 +106,15 @@
           {readonly}
           change={(forces) => put(i, { forces })}
         />
+        {#if others.length > 0}
+          <ChosenMap
+            label="choice {i + 1} of {of}"
+            value={choice.chooses}
+            {others}
+            {readonly}
+            change={(chooses) => put(i, { chooses })}
+          />
+        {/if}
       </div>
       <div class="min-w-0">
         {#if !readonly}<button

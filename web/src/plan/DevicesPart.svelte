@@ -3,9 +3,11 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partName } from '../lib/shell/parts';
+  import Menu from '../lib/shell/Menu.svelte';
   import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import DeviceSheet from './DeviceSheet.svelte';
+  import DeviceDoes from './DeviceDoes.svelte';
   import DeviceFacts from './DeviceFacts.svelte';
   import DeviceLinks from './DeviceLinks.svelte';
   import { Fitting, NEW, STATES } from './fitting.svelte';
@@ -54,7 +56,7 @@
 {/snippet}
 
 {#if plan}
-  <section class="max-w-5xl px-4 py-4 md:px-6" aria-labelledby="devices">
+  <section class="max-w-7xl px-4 py-4 md:px-6" aria-labelledby="devices">
     <div class="flex flex-wrap items-center gap-4">
       <h2 id="devices">Settings by device</h2>
       <p class="grow text-soft">
@@ -153,14 +155,24 @@
           >
             {#each STATES as [key, word] (key)}<option value={key}>{word}</option>{/each}
           </select>
-          {#if !readonly}<Action onclick={() => fitting.remove(device)} aria-label="Take {device.name} out"
-              >Take out</Action
-            >
-            <Action
-              aria-expanded={making === device.id}
-              aria-label="Change the kind of {device.name}"
-              onclick={() => (making = making === device.id ? undefined : device.id)}>Change its kind…</Action
-            >{/if}
+          {#if !readonly}
+            <Menu label="More for {device.name}">
+              <button
+                type="button"
+                class="flex min-h-11 items-center px-4 text-left hover:bg-sunk"
+                aria-label="Take {device.name} out"
+                onclick={() => fitting.remove(device)}>Take out</button
+              >
+              <button
+                type="button"
+                class="flex min-h-11 items-center px-4 text-left hover:bg-sunk"
+                aria-expanded={making === device.id}
+                aria-label="Change the kind of {device.name}"
+                onclick={() => (making = making === device.id ? undefined : device.id)}
+                >Change its kind…</button
+              >
+            </Menu>
+          {/if}
         </div>
         <DeviceFacts {editor} {device} {readonly} />
         {#if making === device.id}
@@ -168,7 +180,10 @@
             <ProfileEditor {editor} {plan} {device} {readonly} done={() => (making = undefined)} />
           {/await}
         {/if}
-        <DeviceSheet {editor} {plan} {device} rows={of(device)} {readonly} />
+        <div class="xl:grid xl:grid-cols-[minmax(0,1fr)_18rem] xl:gap-x-8">
+          <div class="min-w-0"><DeviceSheet {editor} {plan} {device} rows={of(device)} {readonly} /></div>
+          <DeviceDoes {plan} {device} reading={editor.reading} />
+        </div>
       </article>
     {:else}
       {#if !fitting.open}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import type { DeviceProfile, FittedDevice, Knob, Plan, Settable } from '../lib/api/api';
+  import type { DeviceProfile, FittedDevice, Knob, Plan, Settable, WordKnob } from '../lib/api/api';
   import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
   import { Newest } from '../lib/api/newest';
   import Action from '../lib/shell/Action.svelte';
@@ -235,6 +235,7 @@
               <ChoicesTable
                 of={knob.label}
                 choices={knob.choices}
+                others={profile.knobs.filter((one) => one.kind === 'word' && one !== knob) as WordKnob[]}
                 means={knob.kind === 'word' ? settableOf(settables, knob.setting) : undefined}
                 {readonly}
                 change={(choices) => change(i, { ...knob, choices })}

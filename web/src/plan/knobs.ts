@@ -17,11 +17,11 @@ const USUAL: Record<string, [least: number, most: number, step: number]> = {
 export function knobFor(one: Settable): Knob {
   const label = wordsOf(one.name.split('.').at(-1) ?? one.name);
   if (one.several) {
-    const choices = [{ enter: 'all', is: 'absent', forces: {} }];
+    const choices = [{ enter: 'all', is: 'absent', forces: {}, chooses: {} }];
     return { kind: 'word', setting: one.name, label, choices };
   }
   if (one.words.length > 0) {
-    const choices = one.words.map((word) => ({ enter: choiceTold(word), is: word, forces: {} }));
+    const choices = one.words.map((word) => ({ enter: choiceTold(word), is: word, forces: {}, chooses: {} }));
     return { kind: 'word', setting: one.name, label, choices };
   }
   const [least, most, step] = USUAL[one.unit] ?? [0, 1000, 1];

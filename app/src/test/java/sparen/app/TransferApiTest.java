@@ -12,6 +12,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.concurrent.atomic.AtomicBoolean;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
@@ -281,5 +282,48 @@ public class TransferApiTest extends OverAWire {
             TestDatabase.shared().asAtFirst();
         }
         assertTrue(cuts >= 10, cuts + " cuts");
+    }
+
+    /** kill -9 of the database while a request is on its way, at every fourth in turn: the transfer stays open, and sent on it is whole. */
+    @Test
+    public void theDatabaseIsKilledInTheMiddleOfATransfer() throws Exception {
+        Plan planned = Documents.read(Files.readString(Path.of("../demo/skarvholm.json")))
+                .plan();
+        TestDatabase database = TestDatabase.shared();
+        int kills = 0;
+        for (int request = 0; ; request += 4) {
+            switchOn(with(planned, "freezer-output", 42.5, 44));
+            Browser liv = connected("house-box", HOUSE);
+            JsonNode transfer = prepared(liv, "house-box");
+            assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
+            AtomicBoolean isKilled = new AtomicBoolean();
+            site.cutter().meanwhileAfter(request, () -> {
+                isKilled.set(true);
+                database.kill();
+            });
+            String path = TRANSFERS + transfer.get("id").asString();
+            ObjectNode go = JSON.createObjectNode().put("password", 2718);
+            assertEquals(liv.post(path + "/sending", go).statusCode(), 202);
+            Patience.until(
+                    "it is killed or done",
+                    () -> isKilled.get() || !json(liv.get(path)).path("running").asBoolean(true));
+            if (!isKilled.get()) {
+                break;
+            }
+            kills++;
+            database.start();
+            Patience.until(
+                    "the application has its database again",
+                    () -> liv.get(path).statusCode() == 200);
+            // Twenty seconds pass.
+            database.ask("delete from device_lease");
+            JsonNode open = json(liv.get(path));
+            assertFalse(open.get("ended").asBoolean(), request + ": " + open);
+            JsonNode then = ended(liv, transfer, "sending", 2718);
+            assertEquals(then.get("stage").asString(), "DONE", request + ": " + then);
+            assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4640, "killed at request " + request);
+            database.asAtFirst();
+        }
+        assertTrue(kills >= 3, kills + " kills");
     }
 }

@@ -61,7 +61,7 @@ public record DeviceProfile(
         }
     }
 
-    /** Refuses a condition on an entry there is not, or on a choice it has not, and a forced number that has no entry. */
+    /** Refuses a condition on an entry there is not, or on a choice it has not, and a forced number or choice that has no entry. */
     private static void check(String at, Knob knob, List<Knob> knobs) {
         knob.shown().flatMap(Shown::onlyWhen).ifPresent(when -> {
             Map<String, List<MenuChoice>> chosen = knobs.stream()
@@ -86,6 +86,15 @@ public record DeviceProfile(
                                 .map(Knob::key)
                                 .toList());
             }
+            Map<String, List<String>> words = knobs.stream()
+                    .filter(WordKnob.class::isInstance)
+                    .collect(Collectors.toMap(
+                            Knob::key,
+                            one -> one.choices().stream().map(MenuChoice::is).toList()));
+            choice.chooses().forEach((chosen, is) -> {
+                Bounds.known(at + ".choices", chosen, words.keySet());
+                Bounds.known(at + ".choices", is, words.get(chosen));
+            });
         }
     }
 

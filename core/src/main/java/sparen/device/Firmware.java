@@ -17,7 +17,7 @@ public final class Firmware {
      *
      * @throws InvalidQuantity when it is given and not one to four numbers with dots between them
      */
-    static Optional<String> version(String field, Optional<String> version) {
+    public static Optional<String> version(String field, Optional<String> version) {
         Optional<String> given = Bounds.orEmpty(version);
         given.filter(text -> !VERSION.matcher(text).matches()).ifPresent(text -> {
             throw new InvalidQuantity(field, "\"" + text + "\" must be one to four numbers with dots, like 1.4");

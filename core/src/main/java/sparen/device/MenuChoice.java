@@ -11,8 +11,10 @@ import sparen.quantity.Bounds;
  * @param is what it means: the plan's word as in documents, {@code true}, {@code false} or {@link #ABSENT}; or any words, of an entry that
  *     stands for nothing in a plan
  * @param forces what it makes of numbers the device has an entry for, whatever is entered there, by setting, in the document's units, 0 to 50
+ * @param chooses what it makes of choices the device has an entry for, whatever is entered there, by setting, each as that choice means, 0 to
+ *     50
  */
-public record MenuChoice(String enter, String is, Map<String, Double> forces) {
+public record MenuChoice(String enter, String is, Map<String, Double> forces, Map<String, String> chooses) {
     /** The plan says nothing. */
     public static final String ABSENT = "absent";
 
@@ -24,6 +26,14 @@ public record MenuChoice(String enter, String is, Map<String, Double> forces) {
         forces = Bounds.ordered(forces);
         Bounds.within("forces", forces.size(), "settings", 0, MOST);
         forces.forEach((setting, value) -> Bounds.within("forces." + setting, value, "", -1e6, 1e6));
+        chooses = Bounds.ordered(chooses);
+        Bounds.within("chooses", chooses.size(), "settings", 0, MOST);
+        chooses.forEach((setting, made) -> Bounds.name("chooses." + setting, made));
+    }
+
+    /** One that makes nothing of any other entry. */
+    public static MenuChoice plain(String enter, String is) {
+        return new MenuChoice(enter, is, Map.of(), Map.of());
     }
 
     /** What the device shows for each of some, which no two share. */

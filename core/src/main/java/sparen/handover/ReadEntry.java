@@ -48,7 +48,9 @@ public record ReadEntry(
         /** It held what was planned when it was read; the plan has changed since. */
         TO_ENTER,
         /** It holds what nobody planned. */
-        DRIFTED
+        DRIFTED,
+        /** It was read, and it cannot hold what is planned. */
+        CANNOT_HOLD
     }
 
     private static final double DUST = 1e-9;
@@ -84,6 +86,9 @@ public record ReadEntry(
     }
 
     private static Agreement agreement(ReadValue value, String planned) {
+        if (planned.isEmpty()) {
+            return Agreement.CANNOT_HOLD;
+        }
         if (isSame(value.read(), planned)) {
             return Agreement.SAME;
         }

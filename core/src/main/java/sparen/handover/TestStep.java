@@ -6,19 +6,23 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import sparen.bench.AutoBench;
 import sparen.examined.Tolerance;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.site.Inverter;
+import sparen.site.Inverter.DcWindow;
+import sparen.site.Load;
 
 /**
- * A level of a program to be tried on site: set this, wait, expect that at this number after this delay. What it expects comes from the
- * walk of all levels on the bench.
+ * A level of a program to be tried on site: set this, wait, expect that at this number after this delay. What outputs are expected to do
+ * comes from the walk of all levels on the bench; what chargers hold and the inverter's own guard are as programmed.
  *
  * @param id what tells it from the others of its plan
- * @param output id of the output
+ * @param output id of the output, charger or inverter
  * @param outputName what the crew calls it
  * @param term the trade's term for the level
  * @param falling whether it is approached from above
@@ -30,6 +34,7 @@ import sparen.quantity.Bounds;
  * @param delayTolerance how far from that it may move (s)
  * @param loads names of what the output switches, in the plan's order; those that are critical too
  * @param critical names of the critical ones among them
+ * @param held true where something is held at the level, as absorption is; absent where something moves when it is passed
  */
 public record TestStep(
         String id,
@@ -44,7 +49,8 @@ public record TestStep(
         Optional<Double> delaySeconds,
         double delayTolerance,
         List<String> loads,
-        List<String> critical) {
+        List<String> critical,
+        Optional<Boolean> held) {
     /** Whether a test that was made still says something of a plan. */
     public enum Standing {
         VALID,
@@ -71,6 +77,7 @@ public record TestStep(
 
     private static final double WATCH_SECONDS = 2;
     private static final double DUST = 1e-9;
+    private static final String BATTERY = "battery voltage";
 
     /** All that a plan has to be tried on, output by output. */
     public static List<TestStep> of(Plan plan) {
@@ -98,9 +105,68 @@ public record TestStep(
                     row.delaySeconds(),
                     Math.max(WATCH_SECONDS, DELAY_SHARE * row.delaySeconds().orElse(0.0)),
                     LoadsAtRisk.switchedBy(plan, row.output(), load -> true),
-                    LoadsAtRisk.switchedBy(plan, row.output(), load -> load.critical())));
+                    LoadsAtRisk.switchedBy(plan, row.output(), load -> load.critical()),
+                    Optional.empty()));
         }
+        plan.program().charging().forEach(charging -> {
+            String name = plan.site().chargerName(charging.controller());
+            steps.add(held(charging.controller(), name, "absorption", charging.absorptionVolts()));
+            steps.add(held(charging.controller(), name, "float", charging.floatVolts()));
+        });
+        plan.site().inverter().ifPresent(inverter -> {
+            DcWindow window = inverter.window();
+            steps.add(ofWindow(
+                    plan, inverter, "low shutdown", true, window.lowShutdownVolts(), window.lowDelaySeconds()));
+            steps.add(ofWindow(plan, inverter, "low restart", false, window.lowRestartVolts(), 0));
+        });
         return steps;
+    }
+
+    /** Something that a charger holds once it has come so far. */
+    private static TestStep held(String charger, String name, String term, double volts) {
+        return new TestStep(
+                charger + "/" + term + "/held",
+                charger,
+                name,
+                term,
+                false,
+                BATTERY,
+                volts,
+                "V",
+                tolerance(volts, "V"),
+                Optional.empty(),
+                0,
+                List.of(),
+                List.of(),
+                Optional.of(true));
+    }
+
+    /** A level of the inverter's own guard. */
+    private static TestStep ofWindow(
+            Plan plan, Inverter inverter, String term, boolean falling, double volts, double delay) {
+        Predicate<Load> fed = load -> load.feed().equals(Optional.of(inverter.id()));
+        return new TestStep(
+                inverter.id() + "/" + term + "/" + (falling ? "down" : "up"),
+                inverter.id(),
+                inverter.name(),
+                term,
+                falling,
+                "voltage at its DC terminals",
+                volts,
+                "V",
+                tolerance(volts, "V"),
+                Optional.of(delay).filter(seconds -> seconds > 0),
+                Math.max(WATCH_SECONDS, DELAY_SHARE * delay),
+                plan.site().loads().stream().filter(fed).map(Load::name).toList(),
+                plan.site().loads().stream()
+                        .filter(fed.and(Load::critical))
+                        .map(Load::name)
+                        .toList(),
+                Optional.empty());
+    }
+
+    private boolean isHeld() {
+        return held.orElse(false);
     }
 
     private static double tolerance(double expected, String unit) {
@@ -130,7 +196,8 @@ public record TestStep(
     public Optional<String> failure(double measured, Optional<Double> afterSeconds, Optional<Double> setTo) {
         double level = setTo.orElse(expected);
         if (Math.abs(measured - level) > tolerance + DUST) {
-            return Optional.of("moved at " + inUnit(measured) + ", " + inUnit(tidy(Math.abs(measured - level)))
+            return Optional.of((isHeld() ? "held at " : "moved at ") + inUnit(measured) + ", "
+                    + inUnit(tidy(Math.abs(measured - level)))
                     + (measured > level ? " above " : " below ") + inUnit(level)
                     + (setTo.isPresent() ? " as set for the test" : "") + ", where ±" + inUnit(tolerance)
                     + " is allowed");
@@ -147,12 +214,16 @@ public record TestStep(
 
     /**
      * To what the level can be set for the test, so that what the battery is at now is past it and nobody has to empty or fill it: 1 % of
-     * the voltage, or two percent of charge, beyond (common practice, no source). Empty where the level is no voltage and no charge.
+     * the voltage, or two percent of charge, beyond (common practice, no source). Empty where the level is no voltage and no charge, or is
+     * held.
      *
      * @param volts of the battery now (V); absent where nobody knows
      * @param percent its state of charge now; absent where nobody knows
      */
     public Optional<Double> setFor(Optional<Double> volts, Optional<Double> percent) {
+        if (isHeld()) {
+            return Optional.empty();
+        }
         int side = falling ? 1 : -1;
         return switch (unit) {
             case "V" -> volts.map(now -> Math.rint(now * (1 + side * 0.01) * 10) / 10);

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiFunction;
 import java.util.function.Predicate;
 import sparen.device.FittedDevice;
 import sparen.device.Knob;
@@ -211,23 +212,29 @@ final class DeviceMenu {
                 .orElse(0);
     }
 
-    /** What is chosen makes other numbers what they are, whatever is entered there. */
+    /** What is chosen makes other numbers and choices what they are, whatever is entered there. */
     private void force() {
         for (Row row : List.copyOf(rows)) {
             row.knob.stream()
                     .flatMap(knob -> knob.choices().stream()
                             .filter(choice -> choice.enter().equals(row.setting.enter()))
                             .limit(1))
-                    .forEach(choice -> choice.forces()
-                            .forEach((setting, value) ->
-                                    force(setting, value, row.setting.label() + " " + choice.enter())));
+                    .forEach(choice -> {
+                        String by = row.setting.label() + " " + choice.enter();
+                        choice.forces()
+                                .forEach((key, value) ->
+                                        force(key, (one, knob) -> entries.forced(one, (NumberKnob) knob, value, by)));
+                        choice.chooses()
+                                .forEach((key, is) ->
+                                        force(key, (one, knob) -> entries.chosen(one, (WordKnob) knob, is, by)));
+                    });
         }
     }
 
-    private void force(String setting, double value, String by) {
+    private void force(String key, BiFunction<Setting, Knob, Setting> made) {
         rows.replaceAll(row -> row.knob
-                .filter(knob -> knob.key().equals(setting))
-                .map(knob -> new Row(row.knob, entries.forced(row.setting, (NumberKnob) knob, value, by)))
+                .filter(knob -> knob.key().equals(key))
+                .map(knob -> new Row(row.knob, made.apply(row.setting, knob)))
                 .orElse(row));
     }
 

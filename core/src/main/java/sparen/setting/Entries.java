@@ -113,6 +113,22 @@ final class Entries {
                 .withProblem(same ? Optional.empty() : Optional.of(by + " makes it " + says + ", whatever is entered"));
     }
 
+    /** A choice that another entry makes what it is. */
+    Setting chosen(Setting setting, WordKnob knob, String is, String by) {
+        String wanted = setting.wantedWord().orElse("");
+        String shows = knob.choices().stream()
+                .filter(one -> one.is().equals(is))
+                .findFirst()
+                .map(MenuChoice::enter)
+                .orElse(is);
+        return (isSettable(knob, is, wanted) ? setting.withEffectiveWord(Optional.of(is)) : setting)
+                .withForced(Optional.of(by))
+                .withProblem(
+                        is.equals(wanted)
+                                ? Optional.empty()
+                                : Optional.of(by + " makes it " + shows + ", whatever is entered"));
+    }
+
     /** A choice at its entry. */
     Setting word(String at, String path, WordKnob knob, String wanted) {
         Optional<MenuChoice> chosen =

@@ -171,7 +171,7 @@ public class ChecksTest {
                 .id("expert")
                 .label("expert menu")
                 .unit("")
-                .choices(List.of(new MenuChoice("on", "all entries", Map.of()), new MenuChoice("off", "few", Map.of())))
+                .choices(List.of(MenuChoice.plain("on", "all entries"), MenuChoice.plain("off", "few")))
                 .usual("off")
                 .build();
         NumberKnob floating = knob(20, 30, 0.1)

@@ -1,6 +1,7 @@
 package sparen.handover;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
@@ -15,6 +16,7 @@ import sparen.program.FullSite;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.quantity.Fields;
+import sparen.quantity.InvalidQuantity;
 
 /** What is done at a site and in which order: battery first, array last, the reverse for taking down. Common practice, no source. */
 public class CommissioningTest {
@@ -87,5 +89,20 @@ public class CommissioningTest {
         more.removeAll(bare.stream().map(WorkStep::id).toList());
         assertEquals(more, Set.of("arrival/read/box", "arrival/plate/box", "setting-up/reset/box"));
         assertTrue(bare.stream().noneMatch(one -> one.what().isBlank()));
+    }
+
+    /** The inverter gives 230 V, give or take ten in a hundred; a plate is read letter by letter. Worked out by hand. */
+    @Test
+    public void whatIsMeasuredIsJudged() {
+        WorkStep inverter = step("start-up/inverter");
+        assertEquals(inverter.failure("231,5 V"), Optional.empty());
+        assertEquals(inverter.failure("253"), Optional.empty());
+        assertEquals(inverter.failure(" 206.9 V "), Optional.of("outside 207 to 253 V"));
+        assertEquals(inverter.failure(""), Optional.empty(), "nothing was written down");
+        assertThrows(InvalidQuantity.class, () -> inverter.failure("fine"));
+        WorkStep plate = step("arrival/plate/box");
+        assertEquals(plate.failure("no. b - 7, 2.4"), Optional.empty());
+        assertEquals(plate.failure("B-8"), Optional.of("the plan has B-7"));
+        assertEquals(step("start-up/output/radio").failure("anything"), Optional.empty(), "a sign decides");
     }
 }

@@ -52,7 +52,7 @@ public class DeviceComparisonTest {
             .id("buzzer")
             .label("buzzer")
             .unit("")
-            .choices(List.of(new MenuChoice("ON", "sounds", Map.of()), new MenuChoice("OFF", "is silent", Map.of())))
+            .choices(List.of(MenuChoice.plain("ON", "sounds"), MenuChoice.plain("OFF", "is silent")))
             .usual("ON")
             .build();
 

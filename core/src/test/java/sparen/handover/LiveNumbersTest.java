@@ -1,6 +1,7 @@
 package sparen.handover;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
 
 import java.time.ZonedDateTime;
 import java.util.List;
@@ -74,5 +75,19 @@ public class LiveNumbersTest {
 
     private static Consumption at(double watts, double from, double to) {
         return new Consumption.Scheduled(List.of(new Consumption.Entry(watts, DailySpan.daily(from, to))));
+    }
+
+    /** When a load goes and what is taken from AC is the owner's; what is charged to is the technician's. Common practice, no source. */
+    @Test
+    public void whatTheOwnerLivesWithIsToldFromTheRest() {
+        Plan later = Fields.withAt(FullSite.PLAN, "program/outputs/radio/protection/lvdVolts", 23.0);
+        assertEquals(
+                OwnersMatter.between(FullSite.PLAN, later).size(), 1, OwnersMatter.between(FullSite.PLAN, later) + "");
+        assertTrue(OwnersMatter.between(FullSite.PLAN, later).get(0).contains("22.8 V → 23 V"));
+        Plan start = Fields.withAt(FullSite.PLAN, "program/outputs/start/automatic/startPercent", 35.0);
+        assertEquals(OwnersMatter.between(FullSite.PLAN, start).size(), 1, "a generator runs longer");
+        Plan charged = Fields.withAt(FullSite.PLAN, "program/charging/mppt/absorptionVolts", 28.4);
+        Plan warned = Fields.withAt(charged, "program/outputs/warning/automatic/warningVolts", 23.6);
+        assertEquals(OwnersMatter.between(FullSite.PLAN, warned), List.of());
     }
 }

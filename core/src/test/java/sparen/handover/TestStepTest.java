@@ -90,4 +90,25 @@ public class TestStepTest {
         List<TestStep> without = TestStep.of(Fields.withAt(PLAN, "program/outputs/radio/protection", null));
         assertEquals(on.standing(without), Standing.GONE);
     }
+
+    private static TestStep step(String id) {
+        return STEPS.stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** 2 × √2 × 0.25 % of 28.8 V is 0.204 V; the inverter stops at 21.6 V and takes the saw along. */
+    @Test
+    public void chargersAndTheInverterAreTriedToo() {
+        TestStep absorption = step("mppt/absorption/held");
+        assertEquals(absorption.expected(), 28.8, 1e-9);
+        assertEquals(absorption.tolerance(), 0.2, 1e-9);
+        assertEquals(absorption.setFor(Optional.of(26.0), Optional.empty()), Optional.empty());
+        assertTrue(absorption
+                .failure(28.5, Optional.empty(), Optional.empty())
+                .orElseThrow()
+                .startsWith("held at 28.5 V, 0.3 V below 28.8 V"));
+        TestStep shutdown = step("inverter/low shutdown/down");
+        assertEquals(shutdown.expected(), 21.6, 1e-9);
+        assertEquals(shutdown.loads(), List.of("saw"));
+        assertEquals(step("inverter/low restart/up").expected(), 24.5, 1e-9);
+    }
 }

@@ -1,6 +1,7 @@
 package sparen.setting;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
 
@@ -41,7 +42,7 @@ public class DeviceMenuTest {
     private static final String ABSORPTION = "program/charging/mppt/absorptionVolts";
 
     private static MenuChoice choice(String enter, String is) {
-        return new MenuChoice(enter, is, Map.of());
+        return MenuChoice.plain(enter, is);
     }
 
     private static WordKnob word(String setting, MenuChoice... choices) {
@@ -70,7 +71,7 @@ public class DeviceMenuTest {
             .unit("")
             .choices(List.of(
                     choice("USE", "as set"),
-                    new MenuChoice("L8", "lithium, 8 cells", Map.of("charging.absorptionVolts", 28.4))))
+                    new MenuChoice("L8", "lithium, 8 cells", Map.of("charging.absorptionVolts", 28.4), Map.of())))
             .usual("USE")
             .build();
 
@@ -115,6 +116,38 @@ public class DeviceMenuTest {
         assertEquals(one.enter(), enter);
         assertEquals(one.problem(), can ? Optional.empty() : Optional.of("it has no choice for never ac"));
         assertEquals(one.actsOtherwise(), false, "what it does instead is not known");
+    }
+
+    /** A device that goes by its own programme has AC first, whatever is chosen there: that is what is simulated. */
+    @Test
+    public void aChoiceMakesAnotherOneWhatItIs() {
+        NotedKnob own = new NotedKnobBuilder()
+                .id("own")
+                .label("programme")
+                .unit("")
+                .choices(List.of(
+                        choice("OFF", "as set"),
+                        new MenuChoice("ECO", "its own", Map.of(), Map.of("ac.source", "AC_FIRST"))))
+                .usual("ECO")
+                .build();
+        WordKnob source = word("ac.source", choice("GRD", "AC_FIRST"), choice("BAT", "BATTERY_FIRST"));
+        AcProgram wanted = AcProgram.PLAIN.withSource(AcProgram.SourcePriority.BATTERY_FIRST);
+        Setting forced = at(fitted(wanted, profile(own, source)), "program/ac/source");
+        assertEquals(forced.enter(), "BAT");
+        assertEquals(forced.forced(), Optional.of("programme ECO"));
+        assertEquals(forced.problem(), Optional.of("programme ECO makes it GRD, whatever is entered"));
+        assertEquals(
+                DeviceSettings.asSet(fitted(wanted, profile(own, source)))
+                        .program()
+                        .ac()
+                        .orElseThrow()
+                        .source(),
+                AcProgram.SourcePriority.AC_FIRST);
+        Plan off = fitted(wanted, profile(own, source), new NotedValue("own", "OFF", Optional.empty()));
+        assertEquals(at(off, "program/ac/source").problem(), Optional.empty());
+        MenuChoice none = new MenuChoice("ECO", "its own", Map.of(), Map.of("ac.source", "NEVER_AC"));
+        assertThrows(
+                InvalidQuantity.class, () -> profile(own.withChoices(List.of(choice("OFF", "as set"), none)), source));
     }
 
     /** A device that always has AC first simulates as such, whatever the plan says; what the plan leaves open has its entry too. */

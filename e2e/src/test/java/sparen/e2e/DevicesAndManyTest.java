@@ -46,6 +46,7 @@ public class DevicesAndManyTest extends BrowserTest {
         assertThat(page.getByLabel("plan").first().locator("option:checked"))
                 .hasText("as it is written, whatever its devices make of it");
         page.navigate(address() + "/#/site/hallgrund/plan/devices");
+        button(page, "More for Grey box").click();
         button(page, "Take Grey box out").click();
         assertThat(page.getByText("No device is fitted")).isVisible();
     }
@@ -120,6 +121,7 @@ public class DevicesAndManyTest extends BrowserTest {
         assertThat(hidden).hasCount(0);
         page.navigate(address() + "/#/site/kvarno/plan/devices");
         assertThat(type).hasValue("OWN");
+        button(page, "More for Wall box").click();
         button(page, "Take Wall box out").click();
     }
 
@@ -162,8 +164,10 @@ public class DevicesAndManyTest extends BrowserTest {
                 .isVisible();
         assertThat(differ).hasCount(0);
         page.navigate(address() + "/#/site/skarvholm/plan/devices");
+        button(page, "More for Counter").click();
         button(page, "Take Counter out").click();
         assertThat(page.getByText("Counter, DATA to Big inverter, DATA")).hasCount(0);
+        button(page, "More for Big inverter").click();
         button(page, "Take Big inverter out").click();
     }
 
@@ -199,6 +203,7 @@ public class DevicesAndManyTest extends BrowserTest {
         assertAccessible(page);
         Download file = page.waitForDownload(() -> kind.getByText("Export it").click());
         press(kind, "Done");
+        button(page, "More for Shed box").click();
         button(page, "Take Shed box out").click();
         button(page, "Fit a device").click();
         String made = Files.readString(file.path());
@@ -213,6 +218,7 @@ public class DevicesAndManyTest extends BrowserTest {
         Locator device = page.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Shed box"));
         assertThat(device.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("trickle")))
                 .containsText("27");
+        button(page, "More for Shed box").click();
         button(page, "Take Shed box out").click();
     }
 

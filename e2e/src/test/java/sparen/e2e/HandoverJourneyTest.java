@@ -43,6 +43,18 @@ public class HandoverJourneyTest extends BrowserTest {
         assertAccessible(phone);
 
         desk.navigate(address() + "/#/site/kvarno/handover");
+        button(desk, "Pin a note to every Load terminal with light modes").click();
+        desk.getByLabel("seen at every Load terminal with light modes").fill("shows 0.1 V too much when it is cold");
+        button(desk, "Pin the note").click();
+        button(desk, "take down: shows 0.1 V too much").click();
+        button(desk, "Put it back").click();
+        assertThat(desk.getByText("shows 0.1 V too much when it is cold")).isVisible();
+        assertAccessible(desk);
+        // What it holds may be right, and the plan not: it is taken over, looked at and undone.
+        button(desk, "Take what Humidity terminal holds into the plan").click();
+        assertThat(desk.getByText("as Humidity terminal holds it").first()).isVisible();
+        button(desk, "Undo").click();
+        desk.navigate(address() + "/#/site/kvarno/handover");
         desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Card on the cabinet"))
                 .click();
         Locator card = desk.getByRole(AriaRole.ARTICLE, new Page.GetByRoleOptions().setName("Card on the cabinet"));

@@ -7,6 +7,8 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -62,6 +64,13 @@ public class TestedOnSiteTest extends BrowserTest {
         assertThat(phone.getByText("Laptop is still plugged in")).isVisible();
         assertAccessible(phone);
         button(phone, "Taken away: Laptop").click();
+        // What has changed since it was found the owner lives with: they are asked.
+        assertThat(phone.getByText("Nobody has agreed to that yet.")).isVisible();
+        button(phone, "Note that they agreed").click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("agreedBy");
+        phone.getByLabel("agreed by").fill("Harbour office");
+        button(phone, "Note that they agreed").click();
+        assertThat(phone.getByText("agreed by Harbour office")).isVisible();
         button(phone, "Sign as Liv Nordhavn").click();
         assertThat(phone.getByText("No test goes on.")).isVisible();
         assertThat(phone.getByText("tests still hold")).isVisible();
@@ -83,9 +92,31 @@ public class TestedOnSiteTest extends BrowserTest {
         assertThat(phone.getByText("No visit has begun.")).isVisible();
         button(phone, "Begin visit 1").click();
         String battery = "Measure the battery, then close its fuse or switch.";
+        phone.getByLabel("measured: " + battery).fill("fine");
+        button(phone, "Done: " + battery).click();
+        assertThat(phone.getByRole(AriaRole.ALERT)).containsText("is not a number of V");
+        phone.getByLabel("measured: " + battery).fill("531 V");
+        button(phone, "Done: " + battery).click();
+        assertThat(phone.getByText("outside 44.8 to 57.6 V: stop.")).isVisible();
+        button(phone, "not done after all: " + battery).click();
         phone.getByLabel("measured: " + battery).fill("53.1 V");
         button(phone, "Done: " + battery).click();
         assertThat(says(phone, "1 of")).isVisible();
+        Locator photo = phone.getByAltText("1 of 1 of: " + battery);
+        phone.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(battery))
+                .getByLabel("add a photo")
+                .setInputFiles(new FilePayload("fuse.png", "image/png", phone.screenshot()));
+        assertThat(photo).isVisible();
+        phone.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText(battery))
+                .getByLabel("add a photo")
+                .setInputFiles(new FilePayload("notes.txt", "image/png", "no photo".getBytes(StandardCharsets.UTF_8)));
+        assertThat(phone.getByText("notes.txt is no photo")).isVisible();
+        button(phone, "take away photo 1: " + battery).click();
+        assertThat(photo).hasCount(0);
+        button(phone, "put the photo back").click();
+        assertThat(photo).isVisible();
         assertAccessible(phone);
         assertNoSidewaysScroll(phone);
         phone.reload();

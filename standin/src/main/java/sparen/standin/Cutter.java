@@ -13,6 +13,7 @@ public final class Cutter {
 
     private final AtomicInteger left = new AtomicInteger(NEVER);
     private volatile boolean losesAnswer;
+    private volatile Runnable instead;
 
     /**
      * Lets some requests through and cuts at the next one.
@@ -22,6 +23,18 @@ public final class Cutter {
      */
     public void cutAfter(int requests, boolean answer) {
         losesAnswer = answer;
+        instead = null;
+        left.set(requests);
+    }
+
+    /**
+     * Lets some requests through and lets something happen before the next one is heard, in place of a cut.
+     *
+     * @param requests how many
+     * @param happens what happens while the request waits
+     */
+    public void meanwhileAfter(int requests, Runnable happens) {
+        instead = happens;
         left.set(requests);
     }
 
@@ -38,6 +51,11 @@ public final class Cutter {
             public void channelRead(ChannelHandlerContext context, Object message) {
                 if (left.get() != NEVER && left.getAndDecrement() == 0) {
                     left.set(NEVER);
+                    if (instead != null) {
+                        instead.run();
+                        context.fireChannelRead(message);
+                        return;
+                    }
                     if (!losesAnswer) {
                         ReferenceCountUtil.release(message);
                         context.close();

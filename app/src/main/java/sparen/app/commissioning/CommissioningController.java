@@ -9,8 +9,10 @@ import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.http.HttpStatus;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.Authentication;
 import org.springframework.transaction.support.TransactionTemplate;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -28,11 +30,15 @@ import sparen.handover.Commissioning;
 import sparen.handover.WorkStep;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
 
 /** What is done at a site in which order, made from its newest plan, and what of it is done. */
 @RestController
 class CommissioningController {
     private static final int MOST_ROUNDS = 1000;
+
+    private static final int MOST_PHOTOS = 300;
+    private static final int MOST_PICTURE_BYTES = 2_800_000;
 
     private final CommissioningMapper mapper;
     private final PlanService plans;
@@ -66,10 +72,35 @@ class CommissioningController {
     record CommissioningView(int round, Optional<String> begunBy, Optional<Instant> begunAt, List<StepAtVisit> steps) {}
 
     /** A step, and that it was done, or is not after all; absent before anybody said so. */
-    record StepAtVisit(WorkStep step, Optional<StepMark> mark) {}
+    record StepAtVisit(WorkStep step, Optional<StepMark> mark, List<StepPhoto> photos) {}
 
-    /** Who did a step, when, what they measured and noted. */
-    record StepMark(boolean done, String measured, String note, String madeBy, Instant madeAt) {}
+    /**
+     * Who did a step, when, what they measured and noted.
+     *
+     * @param failure what is wrong with what was measured; absent where it is as expected
+     */
+    record StepMark(
+            boolean done, String measured, String note, String madeBy, Instant madeAt, Optional<String> failure) {}
+
+    /** That there is a photo of a step. */
+    record StepPhoto(UUID id, String takenBy, Instant takenAt) {}
+
+    /**
+     * A photo of a step.
+     *
+     * @param id made by who asks: asked twice it is kept once
+     * @param round of the visit
+     * @param step id of the step
+     * @param picture JPEG or PNG, to 2.8 MB; what a camera writes beside it is not kept
+     */
+    record NewPhoto(UUID id, int round, String step, byte[] picture) {
+        NewPhoto {
+            Bounds.present("id", id);
+            Bounds.present("step", step);
+            Bounds.present("picture", picture);
+            Bounds.within("picture", picture.length, "bytes", 1, MOST_PICTURE_BYTES);
+        }
+    }
 
     /** @param number of the visit that is begun: one more than the last */
     record NewRound(int number) {
@@ -119,6 +150,12 @@ class CommissioningController {
     CommissioningView steps(@PathVariable String siteId) {
         Plan plan = plan(siteId);
         Optional<CommissioningMapper.RoundRow> round = mapper.latest(siteId);
+        Map<String, List<StepPhoto>> photos = round.stream()
+                .flatMap(one -> mapper.photos(siteId, one.number()).stream())
+                .collect(Collectors.groupingBy(
+                        CommissioningMapper.PhotoRow::step,
+                        Collectors.mapping(
+                                one -> new StepPhoto(one.id(), one.takenBy(), one.takenAt()), Collectors.toList())));
         Map<String, CommissioningMapper.MarkRow> marks = round.stream()
                 .flatMap(one -> mapper.marks(siteId, one.number()).stream())
                 .collect(Collectors.toMap(CommissioningMapper.MarkRow::step, one -> one));
@@ -135,7 +172,9 @@ class CommissioningController {
                                                 mark.measured(),
                                                 mark.note(),
                                                 mark.madeBy(),
-                                                mark.madeAt()))))
+                                                mark.madeAt(),
+                                                failure(step, mark.measured()))),
+                                photos.getOrDefault(step.id(), List.of())))
                         .toList());
     }
 
@@ -156,17 +195,27 @@ class CommissioningController {
         return steps(siteId);
     }
 
-    /** Keeps that a step was done; two people at once keep both. */
-    @PostMapping("/api/sites/{siteId}/commissioning/marks")
-    @Allowed(Role.TECHNICIAN)
-    @ResponseStatus(HttpStatus.CREATED)
-    CommissioningView mark(@PathVariable String siteId, @RequestBody NewMark mark, Authentication who) {
-        List<String> known =
-                Commissioning.of(plan(siteId)).stream().map(WorkStep::id).toList();
-        Bounds.known("step", mark.step(), known);
+    /** What is wrong with what was measured; a plan that has changed may want a number where a word was written down. */
+    private static Optional<String> failure(WorkStep step, String measured) {
+        try {
+            return step.failure(measured);
+        } catch (InvalidQuantity noNumber) {
+            return Optional.of("no number");
+        }
+    }
+
+    /** The step of the newest plan that is meant. */
+    private WorkStep step(String siteId, String id) {
+        List<WorkStep> all = Commissioning.of(plan(siteId));
+        Bounds.known("step", id, all.stream().map(WorkStep::id).toList());
+        return all.stream().filter(one -> one.id().equals(id)).findFirst().orElseThrow();
+    }
+
+    /** Refuses what is meant for another visit than the last. */
+    private int mustBeLast(String siteId, int round) {
         int last =
                 mapper.latest(siteId).map(CommissioningMapper.RoundRow::number).orElse(0);
-        if (mark.round() != last) {
+        if (round != last || last == 0) {
             throw new Refusal(
                     HttpStatus.CONFLICT,
                     "another-visit",
@@ -175,9 +224,19 @@ class CommissioningController {
                             : "Visit " + last + " has begun meanwhile: nothing more is kept in another.",
                     Map.of());
         }
+        return last;
+    }
+
+    /** Keeps that a step was done; two people at once keep both. */
+    @PostMapping("/api/sites/{siteId}/commissioning/marks")
+    @Allowed(Role.TECHNICIAN)
+    @ResponseStatus(HttpStatus.CREATED)
+    CommissioningView mark(@PathVariable String siteId, @RequestBody NewMark mark, Authentication who) {
+        WorkStep step = step(siteId, mark.step());
+        mark.measured().ifPresent(step::failure);
         mapper.mark(
                 siteId,
-                last,
+                mustBeLast(siteId, mark.round()),
                 new CommissioningMapper.MarkRow(
                         mark.id(),
                         mark.step(),
@@ -186,6 +245,41 @@ class CommissioningController {
                         mark.note().orElse(""),
                         who.getName(),
                         now()));
+        return steps(siteId);
+    }
+
+    /** Keeps a photo of a step. */
+    @PostMapping("/api/sites/{siteId}/commissioning/photos")
+    @Allowed(Role.TECHNICIAN)
+    @ResponseStatus(HttpStatus.CREATED)
+    CommissioningView photo(@PathVariable String siteId, @RequestBody NewPhoto photo, Authentication who) {
+        step(siteId, photo.step());
+        int round = mustBeLast(siteId, photo.round());
+        Bounds.within("photos", mapper.photos(siteId, round).size() + 1, "photos of a visit", 1, MOST_PHOTOS);
+        mapper.addPhoto(
+                siteId,
+                round,
+                new CommissioningMapper.PhotoRow(photo.id(), photo.step(), who.getName(), now()),
+                Photo.redrawn(photo.picture()));
+        return steps(siteId);
+    }
+
+    /** The picture of a photo. */
+    @GetMapping(value = "/api/sites/{siteId}/commissioning/photos/{photo}", produces = MediaType.IMAGE_JPEG_VALUE)
+    @Allowed(Role.OBSERVER)
+    byte[] picture(@PathVariable String siteId, @PathVariable UUID photo) {
+        sites.mustExist(siteId);
+        return mapper.jpeg(siteId, photo)
+                .orElseThrow(() -> Refusal.notFound("This photo"))
+                .jpeg();
+    }
+
+    /** Takes a photo of the last visit away. */
+    @DeleteMapping("/api/sites/{siteId}/commissioning/photos/{photo}")
+    @Allowed(Role.TECHNICIAN)
+    CommissioningView remove(@PathVariable String siteId, @PathVariable UUID photo) {
+        sites.mustExist(siteId);
+        mapper.latest(siteId).ifPresent(round -> mapper.removePhoto(siteId, round.number(), photo));
         return steps(siteId);
     }
 }

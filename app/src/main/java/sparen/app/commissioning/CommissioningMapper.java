@@ -4,6 +4,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
 import org.apache.ibatis.annotations.Select;
@@ -50,4 +51,33 @@ interface CommissioningMapper {
             where m.site_id = #{siteId} and m.round = #{round} order by m.step, m.made_at desc, m.id
             """)
     List<MarkRow> marks(String siteId, int round);
+
+    /** A photo of a step, without the picture. */
+    record PhotoRow(UUID id, String step, String takenBy, Instant takenAt) {}
+
+    /** One that is kept already stays as it is: 0 then. */
+    @Insert(
+            """
+            insert into commissioning_photo (site_id, round, id, step, jpeg, taken_by, taken_at)
+            values (#{siteId}, #{round}, #{row.id}, #{row.step}, #{jpeg}, #{row.takenBy}, #{row.takenAt})
+            on conflict do nothing
+            """)
+    int addPhoto(String siteId, int round, PhotoRow row, byte[] jpeg);
+
+    @Select(
+            """
+            select p.id, p.step, a.full_name as taken_by, p.taken_at
+            from commissioning_photo p join account a on a.name = p.taken_by
+            where p.site_id = #{siteId} and p.round = #{round} order by p.taken_at, p.id
+            """)
+    List<PhotoRow> photos(String siteId, int round);
+
+    @Select("select jpeg from commissioning_photo where site_id = #{siteId} and id = #{id}")
+    Optional<JpegRow> jpeg(String siteId, UUID id);
+
+    /** The picture of a photo. */
+    record JpegRow(byte[] jpeg) {}
+
+    @Delete("delete from commissioning_photo where site_id = #{siteId} and round = #{round} and id = #{id}")
+    int removePhoto(String siteId, int round, UUID id);
 }

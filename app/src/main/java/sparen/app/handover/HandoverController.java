@@ -2,10 +2,12 @@ package sparen.app.handover;
 
 import java.time.Instant;
 import java.util.Comparator;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,8 +26,10 @@ import sparen.handover.CabinetCard;
 import sparen.handover.DeviceComparison;
 import sparen.handover.DeviceReading;
 import sparen.handover.ReadEntry;
+import sparen.handover.SettingsSheet;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
+import sparen.setting.DeviceSettings;
 
 /** What is in the devices, beside what the newest revision wants there. */
 @RestController
@@ -46,6 +50,7 @@ class HandoverController {
      * @param profile what kind of device it is
      * @param saving how its settings are saved
      * @param showing how one sees that they are
+     * @param checksum of what is to be entered, as on its sheet (SHA-256, hexadecimal)
      * @param first when it was first read: as it was found; absent before anybody looked
      * @param entries of its menu, in their order
      */
@@ -55,6 +60,7 @@ class HandoverController {
             String profile,
             String saving,
             String showing,
+            String checksum,
             Optional<DeviceReading> first,
             int readings,
             List<ReadEntry> entries) {}
@@ -98,6 +104,7 @@ class HandoverController {
                 device.profile().name(),
                 device.profile().saving(),
                 device.profile().showing(),
+                DigestUtils.sha256Hex(SettingsSheet.of(plan, device).entered()),
                 readings.stream().findFirst(),
                 readings.size(),
                 DeviceComparison.of(plan, device, readings));
@@ -140,6 +147,25 @@ class HandoverController {
         sites.mustExist(siteId);
         readings.keep(siteId, device, reading.id(), reading.values(), who.getName());
         return handover(siteId);
+    }
+
+    /**
+     * A plan with what a device holds in place of what was planned for it, as far as it was read: not saved, for somebody to look at.
+     *
+     * @param plan as it is being edited
+     */
+    @PostMapping("/api/sites/{siteId}/devices/{device}/taking-over")
+    @Allowed(Role.OBSERVER)
+    Plan takenOver(@PathVariable String siteId, @PathVariable String device, @RequestBody Plan plan) {
+        sites.mustExist(siteId);
+        FittedDevice fitted = plan.program().devices().stream()
+                .filter(one -> one.id().equals(device))
+                .findFirst()
+                .orElseThrow(() -> Refusal.notFound("A device \"" + device + "\" in the plan"));
+        Map<String, String> holds = new HashMap<>();
+        DeviceComparison.of(plan, fitted, readings.of(siteId).getOrDefault(device, List.of()))
+                .forEach(entry -> entry.read().ifPresent(read -> holds.put(entry.place(), read)));
+        return DeviceSettings.asRead(plan, fitted, holds);
     }
 
     /** All readings of a device, the newest first. */

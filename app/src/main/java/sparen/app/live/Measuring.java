@@ -45,7 +45,7 @@ public class Measuring implements SmartLifecycle {
             Connections connections,
             Measurements measurements,
             WiredMenus menus,
-            @Value("${sparen.measure-every:PT10S}") Duration every) {
+            @Value("${sparen.measure-every}") Duration every) {
         this.connections = connections;
         this.measurements = measurements;
         this.menus = menus;

@@ -1,0 +1,2 @@
+/** The settings sheets of devices on paper. */
+package sparen.app.sheet;

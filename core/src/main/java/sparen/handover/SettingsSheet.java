@@ -1,0 +1,147 @@
+package sparen.handover;
+
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import sparen.device.FittedDevice;
+import sparen.gauge.Gauge;
+import sparen.program.Output;
+import sparen.program.Plan;
+import sparen.program.Sentence;
+import sparen.program.Surroundings;
+import sparen.quantity.Bounds;
+import sparen.setting.DeviceSettings;
+import sparen.setting.Setting;
+
+/**
+ * What is pressed into a device, in the order of its menu, with what it makes of it, as it goes on paper.
+ *
+ * @param lines entries of its menu
+ * @param sentences what its outputs do, one each rule
+ * @param levels of its outputs and chargers, the highest first: number, name, term
+ * @param wiring what hangs on its outputs
+ * @param entered what is entered where, a line an entry: of which a checksum can be made
+ */
+public record SettingsSheet(
+        List<Line> lines, List<String> sentences, List<String> levels, List<String> wiring, String entered) {
+    /**
+     * An entry.
+     *
+     * @param begins what the crew calls the part whose entries begin here; absent where they go on
+     * @param menu number or path of its menu; absent where it has none
+     * @param label what the device calls it
+     * @param factory what stands there as it comes, with unit; absent where nobody knows
+     * @param enter what is entered, with unit; a dash where it cannot be
+     * @param remark what has to be known to enter it; may be empty
+     * @param caution why the device cannot hold what is planned; absent where it can
+     */
+    public record Line(
+            Optional<String> begins,
+            Optional<String> menu,
+            String label,
+            Optional<String> factory,
+            String enter,
+            String remark,
+            Optional<String> caution) {}
+
+    /** The sheet of a device of a plan. */
+    public static SettingsSheet of(Plan plan, FittedDevice device) {
+        Map<String, String> names = names(plan);
+        List<Setting> settings =
+                List.copyOf(DeviceComparison.settings(plan, device).values());
+        List<Line> lines = new ArrayList<>();
+        String part = device.id();
+        for (Setting setting : settings) {
+            boolean begins = !setting.at().equals(part) && !setting.at().equals(device.id());
+            lines.add(line(setting, begins ? Optional.ofNullable(names.get(setting.at())) : Optional.empty(), plan));
+            part = begins ? setting.at() : part;
+        }
+        List<Output> outputs = plan.program().outputs().stream()
+                .filter(output -> device.outputs().contains(output.id()))
+                .toList();
+        List<String> parts = settings.stream().map(Setting::at).toList();
+        return new SettingsSheet(
+                lines,
+                outputs.stream().flatMap(output -> sentences(plan, output)).toList(),
+                Gauge.of(plan, Map.of()).pegs().stream()
+                        .filter(peg -> parts.contains(peg.at()))
+                        .sorted(Comparator.comparing(Gauge.Peg::unit)
+                                .reversed()
+                                .thenComparing(
+                                        Comparator.comparing(Gauge.Peg::value).reversed()))
+                        .map(peg ->
+                                Bounds.number(peg.value()) + " " + peg.unit() + "  " + peg.name() + ", " + peg.term())
+                        .toList(),
+                outputs.stream().map(output -> wiring(plan, output)).toList(),
+                entered(device, settings));
+    }
+
+    private static Map<String, String> names(Plan plan) {
+        Map<String, String> names = new HashMap<>();
+        plan.program().outputs().forEach(one -> names.put(one.id(), one.name()));
+        plan.site().chargers().forEach(id -> names.put(id, plan.site().chargerName(id)));
+        plan.site().inverter().ifPresent(one -> names.put(one.id(), one.name()));
+        plan.site().monitors().forEach(one -> names.put(one.id(), one.name()));
+        return names;
+    }
+
+    private static Line line(Setting setting, Optional<String> begins, Plan plan) {
+        String sets = setting.kind() != Setting.Kind.POSITION
+                ? ""
+                : "sets "
+                        + DeviceSettings.of(plan).stream()
+                                .filter(one -> one.device().equals(setting.device())
+                                        && one.place().equals(setting.place()))
+                                .map(one -> one.label() + " " + Bounds.number(one.effective()) + " " + one.planUnit())
+                                .collect(Collectors.joining(", "));
+        String remark = Stream.of(
+                        sets,
+                        setting.forced().map(by -> "made so by " + by).orElse(""),
+                        setting.hidden() ? "hidden until another entry shows it" : "",
+                        setting.needs().map(needs -> "needs " + needs).orElse(""),
+                        setting.assumed() ? "bounds assumed until measured" : "")
+                .filter(says -> !says.isBlank())
+                .collect(Collectors.joining("; "));
+        return new Line(
+                begins,
+                setting.menu(),
+                setting.kind() == Setting.Kind.POSITION ? "position" : setting.label(),
+                setting.factory().map(value -> inUnit(value, setting.unit())),
+                setting.enter().isEmpty() ? "–" : inUnit(setting.enter(), setting.unit()),
+                remark,
+                setting.problem());
+    }
+
+    /** A unit that is itself a number, such as 0.1 h, is said as a factor. */
+    private static String inUnit(String value, String unit) {
+        boolean isFactor = !unit.isEmpty() && Character.isDigit(unit.charAt(0));
+        return (value + " " + (isFactor ? "× " : "") + unit).strip();
+    }
+
+    private static Stream<String> sentences(Plan plan, Output output) {
+        Surroundings around = Surroundings.of(plan).at(output);
+        return Stream.of(output.automatic(), output.protection())
+                .flatMap(Optional::stream)
+                .map(rule -> output.name() + ": "
+                        + rule.sentence(around).parts().stream()
+                                .map(Sentence.Part::plain)
+                                .collect(Collectors.joining()));
+    }
+
+    private static String wiring(Plan plan, Output output) {
+        List<String> loads = LoadsAtRisk.switchedBy(plan, output.id(), load -> true);
+        return output.name() + ": "
+                + (loads.isEmpty() ? "a signal, or what the plan names no load for" : String.join(", ", loads));
+    }
+
+    private static String entered(FittedDevice device, List<Setting> settings) {
+        return settings.stream()
+                .map(setting -> setting.place() + "=" + setting.enter() + "\n")
+                .collect(Collectors.joining("", device.id() + "\n", ""));
+    }
+}
