@@ -78,7 +78,7 @@ public class CommissioningApiTest extends OverHttp {
         assertEquals(done(all), steps.size());
         assertEquals(all.at("/steps/1/mark/madeBy").asString(), "Signe Holmvik");
         assertEquals(all.at("/steps/1/mark/measured").asString(), "53.1 V");
-        assertEquals(failure(all, "start-up/battery"), "", "between the 44.8 V and 57.6 V of sixteen cells");
+        assertEquals(failure(all, "start-up/battery"), "", "between the 44 V and 58 V of its battery");
         assertEquals(failure(all, "start-up/inverter"), "outside 207 to 253 V", "230 V, to ten in a hundred");
         ObjectNode noNumber = mark(1, step(all, "start-up/inverter"), true).put("measured", "fine");
         HttpResponse<String> refused = liv.post(STEPS + "/marks", noNumber);

@@ -123,13 +123,13 @@ public class SheetsAndNotesApiTest extends OverHttp {
         assertEquals(
                 json(liv.put(AGREEMENT, agreed(number))).at("/agreed/agreedBy").asString(), "Harbour office");
         HttpResponse<String> saved =
-                liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.7)));
+                liv.post("/api/sites/hallgrund/revisions", newRevision(loaded, withLvd(loaded, 11.8)));
         assertEquals(saved.statusCode(), 201);
         JsonNode open = json(liv.get(AGREEMENT));
         assertFalse(open.has("agreed"), "nobody has asked them about the new one");
         assertEquals(open.get("since").asInt(), number);
         assertEquals(open.get("changes").size(), 1, open.toString());
-        assertTrue(open.at("/changes/0").asString().contains("→ 11.7 V"), open.toString());
+        assertTrue(open.at("/changes/0").asString().contains("→ 11.8 V"), open.toString());
         assertEquals(liv.put(AGREEMENT, agreed(number)).statusCode(), 422, "they have not seen the newest");
         assertTrue(json(liv.put(AGREEMENT, agreed(number + 1))).has("agreed"));
         assertFalse(json(liv.send("DELETE", AGREEMENT, "application/json", "")).has("agreed"));

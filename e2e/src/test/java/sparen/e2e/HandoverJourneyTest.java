@@ -52,8 +52,10 @@ public class HandoverJourneyTest extends BrowserTest {
         assertAccessible(desk);
         // What it holds may be right, and the plan not: it is taken over, looked at and undone.
         button(desk, "Take what Humidity terminal holds into the plan").click();
-        assertThat(desk.getByText("as Humidity terminal holds it").first()).isVisible();
+        assertThat(button(desk, "Save revision")).isEnabled();
+        assertThat(desk.getByText("22.8 V").first()).isVisible();
         button(desk, "Undo").click();
+        assertThat(button(desk, "Save revision")).isDisabled();
         desk.navigate(address() + "/#/site/kvarno/handover");
         desk.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Card on the cabinet"))
                 .click();

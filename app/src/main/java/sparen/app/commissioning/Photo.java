@@ -19,7 +19,9 @@ final class Photo {
     /** A side of a kept photo (pixels). */
     private static final int MOST_SIDE = 1600;
     /** The most that is unpacked (pixels): a small file can be a very large picture. */
-    private static final long MOST_PIXELS = 60_000_000;
+    private static final long MOST_PIXELS = 40_000_000;
+    /** What the reader of JPEG says of one that was cut off, and makes grey. */
+    private static final String CUT_OFF = "Truncated";
 
     private static final double QUALITY = 0.8;
     private static final List<String> KINDS = List.of("jpeg", "png");
@@ -57,8 +59,14 @@ final class Photo {
             }
             reader.setInput(bytes);
             long pixels = (long) reader.getWidth(0) * reader.getHeight(0);
-            reader.dispose();
             Bounds.within("picture", pixels, "pixels", 1, MOST_PIXELS);
+            reader.addIIOReadWarningListener((source, warning) -> {
+                if (warning.contains(CUT_OFF)) {
+                    throw new InvalidQuantity("picture", "it was cut off on its way: send it again");
+                }
+            });
+            reader.read(0);
+            reader.dispose();
         }
     }
 }
