@@ -79,7 +79,7 @@
       <p class="mt-2"><SeverityMark severity="CAUTION" /> <b>Nobody has agreed to that yet.</b></p>
       {#if !readonly}
         <form class="no-print mt-2 flex flex-wrap items-end gap-3" onsubmit={agree} novalidate>
-          <label class="grid gap-1"
+          <label class="grid gap-1 text-sm text-soft"
             >agreed by <input
               class="{FIELD} w-56"
               name="agreedBy"

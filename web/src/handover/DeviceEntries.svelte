@@ -93,7 +93,7 @@
       target="_blank"
       rel="noopener"
       href="/api/sites/{held.site}/revisions/{held.now?.revision}/devices/{device.id}/sheet"
-      >Sheet of {device.name} as PDF</a
+      aria-label="Sheet as PDF: {device.name}">Sheet as PDF</a
     >
     {#if !readonly && !reading}
       <Action onclick={() => (reading = true)}

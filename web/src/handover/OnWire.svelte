@@ -153,6 +153,8 @@
           >{line.busy === 'prepare' ? 'Comparing it' : `Send revision ${revision} to ${device}`}</Action
         >
       {/if}
+    </p>
+    <p class="flex flex-wrap items-center gap-x-4 text-sm">
       <span class="text-soft">
         <span class="number">{connection.at.host}</span>, port
         <span class="number">{connection.at.port}</span>, unit

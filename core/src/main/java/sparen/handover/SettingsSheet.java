@@ -2,6 +2,7 @@ package sparen.handover;
 
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.DoubleSummaryStatistics;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -23,12 +24,12 @@ import sparen.setting.Setting;
  *
  * @param lines entries of its menu
  * @param sentences what its outputs do, one each rule
- * @param levels of its outputs and chargers, the highest first: number, name, term
+ * @param levels of its outputs and chargers, voltages before the rest, the highest first
  * @param wiring what hangs on its outputs
  * @param entered what is entered where, a line an entry: of which a checksum can be made
  */
 public record SettingsSheet(
-        List<Line> lines, List<String> sentences, List<String> levels, List<String> wiring, String entered) {
+        List<Line> lines, List<String> sentences, List<LevelMark> levels, List<String> wiring, String entered) {
     /**
      * An entry.
      *
@@ -49,6 +50,16 @@ public record SettingsSheet(
             String remark,
             Optional<String> caution) {}
 
+    /**
+     * A level.
+     *
+     * @param at number and unit
+     * @param what whose and which
+     * @param acts when it acts
+     * @param share where it stands between the lowest of its unit on the sheet and the highest (fraction)
+     */
+    public record LevelMark(String at, String what, Gauge.Acts acts, double share) {}
+
     /** The sheet of a device of a plan. */
     public static SettingsSheet of(Plan plan, FittedDevice device) {
         Map<String, String> names = names(plan);
@@ -68,17 +79,31 @@ public record SettingsSheet(
         return new SettingsSheet(
                 lines,
                 outputs.stream().flatMap(output -> sentences(plan, output)).toList(),
-                Gauge.of(plan, Map.of()).pegs().stream()
+                levels(Gauge.of(plan, Map.of()).pegs().stream()
                         .filter(peg -> parts.contains(peg.at()))
                         .sorted(Comparator.comparing(Gauge.Peg::unit)
                                 .reversed()
                                 .thenComparing(
                                         Comparator.comparing(Gauge.Peg::value).reversed()))
-                        .map(peg ->
-                                Bounds.number(peg.value()) + " " + peg.unit() + "  " + peg.name() + ", " + peg.term())
-                        .toList(),
+                        .toList()),
                 outputs.stream().map(output -> wiring(plan, output)).toList(),
                 entered(device, settings));
+    }
+
+    private static List<LevelMark> levels(List<Gauge.Peg> pegs) {
+        Map<String, DoubleSummaryStatistics> spans = pegs.stream()
+                .collect(Collectors.groupingBy(Gauge.Peg::unit, Collectors.summarizingDouble(Gauge.Peg::value)));
+        return pegs.stream()
+                .map(peg -> {
+                    DoubleSummaryStatistics span = spans.get(peg.unit());
+                    double wide = span.getMax() - span.getMin();
+                    return new LevelMark(
+                            Bounds.number(peg.value()) + " " + peg.unit(),
+                            peg.name() + ", " + peg.term(),
+                            peg.acts(),
+                            wide > 0 ? (peg.value() - span.getMin()) / wide : 0);
+                })
+                .toList();
     }
 
     private static Map<String, String> names(Plan plan) {

@@ -8,11 +8,13 @@ import java.time.Instant;
 import java.time.format.DateTimeFormatter;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.web.util.HtmlUtils;
 import sparen.device.FittedDevice;
+import sparen.gauge.Gauge;
 import sparen.handover.SettingsSheet;
 import sparen.handover.SettingsSheet.Line;
 import sparen.program.Plan;
@@ -21,6 +23,12 @@ import sparen.program.Plan;
 record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revision, Instant savedAt) {
     private static final String STYLE = read("/sheet/sheet.css");
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("d MMM yyyy", Locale.UK);
+    /** When a level acts, as on the screen. */
+    private static final Map<Gauge.Acts, String> SIGNS =
+            Map.of(Gauge.Acts.FALLING, "▼", Gauge.Acts.RISING, "▲", Gauge.Acts.HELD, "■");
+    /** So far to the right the highest mark stands (%). */
+    private static final int MOST_LEFT = 97;
+
     private static final int GROUP = 4;
     private static final int SHOWN_GROUPS = 4;
 
@@ -37,7 +45,7 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
         String foot = "%s, revision %d of %s, settings %s"
                 .formatted(plan.site().name(), revision, day, grouped(DigestUtils.sha256Hex(sheet.entered())));
         return "<html lang=\"en\"><head><title>" + text(device.name() + ", " + foot) + "</title><style>" + STYLE
-                + "@page { @bottom-left { content: '"
+                + "@page { @bottom-left { font: 8pt 'Liberation Sans'; content: '"
                 + foot.replace("\\", "").replace("'", "’").replace("<", "‹")
                 + "'; } }</style></head><body>"
                 + "<h1>" + text(device.name()) + "</h1>"
@@ -55,7 +63,7 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
                                         .map(what -> " While it saves: " + what + ".")
                                         .orElse(""))
                 + list("What it does", sheet.sentences())
-                + list("Levels, the highest first", sheet.levels())
+                + gauge()
                 + list("What hangs on it", sheet.wiring())
                 + "<table class=\"sign\"><tr><td>entered by</td><td>on</td><td>read back by</td><td>on</td></tr></table>"
                 + tag(
@@ -78,17 +86,33 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
         return list("Caution", cautions);
     }
 
-    private String table() {
-        String rows = sheet.lines().stream().map(SheetPage::row).collect(Collectors.joining());
-        return "<table><thead><tr><th>menu</th><th>setting</th><th class=\"n\">as it comes</th><th class=\"n\">enter</th>"
-                + "<th>what for</th><th>done</th></tr></thead><tbody>" + rows + "</tbody></table>";
+    /** Each level a mark on one scale, as on the axis of the screen. */
+    private String gauge() {
+        String rows = sheet.levels().stream()
+                .map(level -> "<tr><td class=\"n enter\">" + text(level.at()) + "</td><td>" + SIGNS.get(level.acts())
+                        + " "
+                        + text(level.what()) + "</td><td class=\"track\"><div class=\"mark\" style=\"margin-left: "
+                        + Math.round(MOST_LEFT * level.share()) + "%\"></div></td></tr>")
+                .collect(Collectors.joining());
+        return rows.isEmpty()
+                ? ""
+                : tag("h2", "Levels, the highest first") + "<table class=\"gauge\">" + rows + "</table>";
     }
 
-    private static String row(Line line) {
+    private String table() {
+        boolean hasMenu = sheet.lines().stream().anyMatch(line -> line.menu().isPresent());
+        String rows = sheet.lines().stream().map(line -> row(line, hasMenu)).collect(Collectors.joining());
+        return "<table><thead><tr>" + (hasMenu ? "<th>menu</th>" : "")
+                + "<th>setting</th><th class=\"n\">as it comes</th><th class=\"n\">enter</th>"
+                + "<th>remark</th><th>done</th></tr></thead><tbody>" + rows + "</tbody></table>";
+    }
+
+    private static String row(Line line, boolean hasMenu) {
         String part = line.begins()
                 .map(name -> "<tr><th colspan=\"6\">" + text(name) + "</th></tr>")
                 .orElse("");
-        return part + "<tr><td class=\"n\">" + text(line.menu().orElse("")) + "</td><td>" + text(line.label())
+        return part + "<tr>" + (hasMenu ? "<td class=\"n\">" + text(line.menu().orElse("")) + "</td>" : "") + "<td>"
+                + text(line.label())
                 + "</td><td class=\"n soft\">" + text(line.factory().orElse("")) + "</td><td class=\"n enter\">"
                 + text(line.enter()) + "</td><td>" + text(line.remark()) + "</td><td class=\"box\"></td></tr>";
     }
