@@ -25,6 +25,7 @@
   const going = $derived(tests.going);
   let volts = $state('');
   let percent = $state('');
+  let arrays = $state('');
   let what = $state('');
   let opened = $state('');
 
@@ -35,10 +36,11 @@
   const live = $derived(new SiteNow(site));
   $effect(() => live.follow());
   $effect(() => {
-    const { BATTERY_VOLTS, CHARGE_PERCENT } = live.now?.numbers ?? {};
+    const { BATTERY_VOLTS, CHARGE_PERCENT, ARRAY_WATTS } = live.now?.numbers ?? {};
     untrack(() => {
       if (volts === '' && BATTERY_VOLTS !== undefined) volts = decimal(BATTERY_VOLTS, 2);
       if (percent === '' && CHARGE_PERCENT !== undefined) percent = decimal(CHARGE_PERCENT, 0);
+      if (arrays === '' && ARRAY_WATTS !== undefined) arrays = decimal(ARRAY_WATTS, 0);
     });
   });
 
@@ -70,7 +72,7 @@
         class="no-print mt-4 flex flex-wrap items-end gap-3"
         onsubmit={(event) => {
           event.preventDefault();
-          void tests.battery(number(volts), number(percent));
+          void tests.battery(number(volts), number(percent), number(arrays));
         }}
         novalidate
       >
@@ -95,6 +97,13 @@
         >
         <label class="grid gap-1"
           >and at (%) <input class="{FIELD} number w-24" inputmode="decimal" bind:value={percent} /></label
+        >
+        <label class="grid gap-1"
+          >the arrays give (W) <input
+            class="{FIELD} number w-28"
+            inputmode="decimal"
+            bind:value={arrays}
+          /></label
         >
         <Action type="submit">Say how to try each level</Action>
         {@render refusedAt('battery')}

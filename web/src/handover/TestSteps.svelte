@@ -95,10 +95,11 @@
         {/if}
         {#if HOLD[one.standing]}<p class="font-bold">{HOLD[one.standing]}</p>{/if}
         {#if !readonly}
+          {#if one.provocation && !one.last}<p class="text-sm">{one.provocation}</p>{/if}
           {#if one.setFor !== undefined && !one.last}
             <p class="text-sm">
-              For the test set it to <b class="number">{at(one.setFor, step.unit)}</b>, its pair out of its
-              way; put both back.
+              {one.provocation ? 'Or' : 'For the test'} set it to
+              <b class="number">{at(one.setFor, step.unit)}</b>, its pair out of its way; put both back.
             </p>
           {/if}
           <form

@@ -69,13 +69,13 @@ export class BenchTests {
   }
 
   /** As the battery is now: to what each level is set for the test. */
-  async battery(volts: number | undefined, percent: number | undefined) {
+  async battery(volts: number | undefined, percent: number | undefined, arrayWatts: number | undefined) {
     const going = this.going;
     if (!going) return;
     await this.act('battery', () =>
       outcome(
         api.GET('/api/sites/{siteId}/bench-tests/{test}', {
-          params: { path: { siteId: this.site, test: going.id }, query: { volts, percent } },
+          params: { path: { siteId: this.site, test: going.id }, query: { volts, percent, arrayWatts } },
         }),
       ),
     );
@@ -100,7 +100,12 @@ export class BenchTests {
   private put(now: BenchTestView) {
     const old = this.all?.find((one) => one.id === now.id);
     const steps = now.steps.map(
-      (one, i) => ({ ...one, setFor: one.setFor ?? old?.steps[i]?.setFor }) as TriedStep,
+      (one, i) =>
+        ({
+          ...one,
+          setFor: one.setFor ?? old?.steps[i]?.setFor,
+          provocation: one.provocation ?? old?.steps[i]?.provocation,
+        }) as TriedStep,
     );
     const next = { ...now, steps };
     this.all = old ? this.all?.map((one) => (one.id === now.id ? next : one)) : [next, ...(this.all ?? [])];

@@ -78,6 +78,12 @@ public class LiveApiTest extends OverAWire {
         ask("update device_connection set port = " + modbus);
         assertEquals(asked(), 1);
         assertFalse(connectedNow(odd).get("connection").has("silentSince"));
+
+        // Where an administrator allows its network no longer, nobody asks it.
+        ask("update organisation set device_networks = '10.0.0.0/8'");
+        assertEquals(asked(), 1);
+        JsonNode forbidden = connectedNow(odd).get("connection");
+        assertTrue(forbidden.get("silentWhy").asString().contains("127.0.0.1"), forbidden.toString());
     }
 
     /** Somebody turned a level at the cabinet: within a day that is found, once. */

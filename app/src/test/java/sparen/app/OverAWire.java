@@ -21,6 +21,8 @@ abstract class OverAWire extends OverHttp {
 
     Site site;
     int modbus;
+    private Path stored;
+    private Plan held;
 
     @AfterMethod
     public void switchOff() throws IOException {
@@ -38,7 +40,15 @@ abstract class OverAWire extends OverHttp {
     void switchOn(Plan holds) throws Exception {
         switchOff();
         modbus = TestDatabase.freePort();
-        site = new Site(holds, Files.createTempDirectory("sparen-devices-"), modbus, 1, Clock.systemUTC());
+        stored = Files.createTempDirectory("sparen-devices-");
+        held = holds;
+        site = new Site(held, stored, modbus, 1, Clock.systemUTC());
+    }
+
+    /** The supply of the devices fails and comes back: what was not stored is gone. */
+    void losePower() throws Exception {
+        site.close();
+        site = new Site(held, stored, modbus, 1, Clock.systemUTC());
     }
 
     Browser connected(String device, int unit) throws Exception {

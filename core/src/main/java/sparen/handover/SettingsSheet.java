@@ -29,7 +29,7 @@ import sparen.setting.Setting;
  * @param entered what is entered where, a line an entry: of which a checksum can be made
  */
 public record SettingsSheet(
-        List<Line> lines, List<String> sentences, List<LevelMark> levels, List<String> wiring, String entered) {
+        List<Line> lines, List<String> sentences, List<LevelMark> levels, List<Wired> wiring, String entered) {
     /**
      * An entry.
      *
@@ -59,6 +59,15 @@ public record SettingsSheet(
      * @param share where it stands between the lowest of its unit on the sheet and the highest (fraction)
      */
     public record LevelMark(String at, String what, Gauge.Acts acts, double share) {}
+
+    /**
+     * A contact of the device.
+     *
+     * @param output what the crew calls it
+     * @param closedAtRest whether it is closed with its coil idle
+     * @param loads names of what it switches; none for a signal
+     */
+    public record Wired(String output, boolean closedAtRest, List<String> loads) {}
 
     /** The sheet of a device of a plan. */
     public static SettingsSheet of(Plan plan, FittedDevice device) {
@@ -158,10 +167,11 @@ public record SettingsSheet(
                                 .collect(Collectors.joining()));
     }
 
-    private static String wiring(Plan plan, Output output) {
-        List<String> loads = LoadsAtRisk.switchedBy(plan, output.id(), load -> true);
-        return output.name() + ": "
-                + (loads.isEmpty() ? "a signal, or what the plan names no load for" : String.join(", ", loads));
+    private static Wired wiring(Plan plan, Output output) {
+        return new Wired(
+                output.name(),
+                output.rest().filter(Output.Position.CLOSED::equals).isPresent(),
+                LoadsAtRisk.switchedBy(plan, output.id(), load -> true));
     }
 
     private static String entered(FittedDevice device, List<Setting> settings) {

@@ -14,10 +14,10 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
-import sparen.app.benchtest.BenchTests.BatteryNow;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
+import sparen.handover.Provocation.Today;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 
@@ -108,6 +108,7 @@ class BenchTestController {
      *
      * @param volts of the battery now (V), so that it can be said to what levels are set; absent where nobody knows
      * @param percent its state of charge now; absent where nobody knows
+     * @param arrayWatts what the arrays give now (W); absent where nobody knows
      */
     @GetMapping("/api/sites/{siteId}/bench-tests/{test}")
     @Allowed(Role.OBSERVER)
@@ -115,11 +116,13 @@ class BenchTestController {
             @PathVariable String siteId,
             @PathVariable UUID test,
             @RequestParam Optional<Double> volts,
-            @RequestParam Optional<Double> percent) {
+            @RequestParam Optional<Double> percent,
+            @RequestParam Optional<Double> arrayWatts) {
         sites.mustExist(siteId);
         volts.ifPresent(value -> Bounds.above("volts", value, "V", 0, 1000));
         percent.ifPresent(value -> Bounds.within("percent", value, "%", 0, 100));
-        return tests.find(siteId, test, new BatteryNow(volts, percent));
+        arrayWatts.ifPresent(value -> Bounds.within("arrayWatts", value, "W", 0, 1e6));
+        return tests.find(siteId, test, new Today(volts, percent, arrayWatts));
     }
 
     @PostMapping("/api/sites/{siteId}/bench-tests")
@@ -128,7 +131,7 @@ class BenchTestController {
     BenchTestView begin(@PathVariable String siteId, @RequestBody NewBenchTest wanted, Authentication who) {
         sites.mustExist(siteId);
         tests.begin(siteId, wanted.id(), who.getName());
-        return tests.find(siteId, wanted.id(), BatteryNow.UNKNOWN);
+        return tests.find(siteId, wanted.id(), Today.UNKNOWN);
     }
 
     /** Keeps what was measured at a step; what was measured there before stays too. */
@@ -151,7 +154,7 @@ class BenchTestController {
                         result.note().orElse(""),
                         who.getName(),
                         clock.instant().truncatedTo(ChronoUnit.MILLIS)));
-        return tests.find(siteId, test, BatteryNow.UNKNOWN);
+        return tests.find(siteId, test, Today.UNKNOWN);
     }
 
     @PostMapping("/api/sites/{siteId}/bench-tests/{test}/plugged")
@@ -161,7 +164,7 @@ class BenchTestController {
             @PathVariable String siteId, @PathVariable UUID test, @RequestBody NewPlugged plugged, Authentication who) {
         sites.mustExist(siteId);
         tests.plug(siteId, test, plugged.id(), plugged.what(), who.getName());
-        return tests.find(siteId, test, BatteryNow.UNKNOWN);
+        return tests.find(siteId, test, Today.UNKNOWN);
     }
 
     /** It was taken away. */
@@ -171,7 +174,7 @@ class BenchTestController {
             @PathVariable String siteId, @PathVariable UUID test, @PathVariable UUID plugged, Authentication who) {
         sites.mustExist(siteId);
         tests.unplug(siteId, test, plugged, who.getName());
-        return tests.find(siteId, test, BatteryNow.UNKNOWN);
+        return tests.find(siteId, test, Today.UNKNOWN);
     }
 
     /** Signs it with the name of who is signed in; from then on nothing of it changes. */
@@ -180,7 +183,7 @@ class BenchTestController {
     BenchTestView sign(@PathVariable String siteId, @PathVariable UUID test, Authentication who) {
         sites.mustExist(siteId);
         tests.sign(siteId, test, who.getName());
-        return tests.find(siteId, test, BatteryNow.UNKNOWN);
+        return tests.find(siteId, test, Today.UNKNOWN);
     }
 
     /** Ends it unsigned; what was measured stays to be read. */
@@ -189,6 +192,6 @@ class BenchTestController {
     BenchTestView end(@PathVariable String siteId, @PathVariable UUID test, Authentication who) {
         sites.mustExist(siteId);
         tests.end(siteId, test, who.getName());
-        return tests.find(siteId, test, BatteryNow.UNKNOWN);
+        return tests.find(siteId, test, Today.UNKNOWN);
     }
 }

@@ -37,6 +37,7 @@ record BenchTestView(
      * @param failure what is wrong with that; absent where it passed
      * @param standing whether it still says something of the newest plan
      * @param setFor to what the level can be set for the test, as the battery is now; absent where that is of no use or not known
+     * @param provocation how it can be reached today as it stands; absent where it cannot, or nobody knows what there is
      */
     record TriedStep(
             TestStep step,
@@ -44,7 +45,8 @@ record BenchTestView(
             int times,
             Optional<String> failure,
             TestStep.Standing standing,
-            Optional<Double> setFor) {}
+            Optional<Double> setFor,
+            Optional<String> provocation) {}
 
     /**
      * What was measured.

@@ -22,6 +22,8 @@ import sparen.app.benchtest.BenchTestView.TriedStep;
 import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanService;
 import sparen.app.web.Refusal;
+import sparen.handover.Provocation;
+import sparen.handover.Provocation.Today;
 import sparen.handover.TestStep;
 import sparen.handover.TestStep.Standing;
 import sparen.program.Output;
@@ -58,11 +60,6 @@ class BenchTests {
         this.clock = clock;
     }
 
-    /** What the battery is at, so that it can be said how a level is tried. */
-    record BatteryNow(Optional<Double> volts, Optional<Double> percent) {
-        static final BatteryNow UNKNOWN = new BatteryNow(Optional.empty(), Optional.empty());
-    }
-
     private PlanService.Loaded latest(String siteId) {
         return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
     }
@@ -76,31 +73,31 @@ class BenchTests {
         PlanService.Loaded latest = latest(siteId);
         List<TestStep> steps = TestStep.of(latest.plan());
         return mapper.of(siteId).stream()
-                .map(row -> view(siteId, row, latest.plan(), steps, BatteryNow.UNKNOWN))
+                .map(row -> view(siteId, row, latest.plan(), steps, Today.UNKNOWN))
                 .toList();
     }
 
-    BenchTestView find(String siteId, UUID id, BatteryNow battery) {
+    BenchTestView find(String siteId, UUID id, Today today) {
         PlanService.Loaded latest = latest(siteId);
-        return view(siteId, row(siteId, id), latest.plan(), TestStep.of(latest.plan()), battery);
+        return view(siteId, row(siteId, id), latest.plan(), TestStep.of(latest.plan()), today);
     }
 
     private BenchTestMapper.Row row(String siteId, UUID id) {
         return mapper.find(siteId, id).orElseThrow(() -> Refusal.notFound("This test"));
     }
 
-    private BenchTestView view(
-            String siteId, BenchTestMapper.Row row, Plan newest, List<TestStep> now, BatteryNow battery) {
+    private BenchTestView view(String siteId, BenchTestMapper.Row row, Plan newest, List<TestStep> now, Today today) {
         List<TestStep> steps = json.readValue(row.steps(), new TypeReference<>() {});
         List<BenchTestMapper.ResultRow> results = mapper.results(row.id());
         List<TriedStep> tried = steps.stream()
                 .map(step -> tried(
+                        newest,
                         step,
                         results.stream()
                                 .filter(one -> one.step().equals(step.id()))
                                 .toList(),
                         now,
-                        battery))
+                        today))
                 .toList();
         List<PluggedIn> plugged = mapper.plugged(row.id()).stream()
                 .map(one -> new PluggedIn(
@@ -126,7 +123,7 @@ class BenchTests {
     }
 
     private static TriedStep tried(
-            TestStep step, List<BenchTestMapper.ResultRow> results, List<TestStep> now, BatteryNow battery) {
+            Plan plan, TestStep step, List<BenchTestMapper.ResultRow> results, List<TestStep> now, Today today) {
         Optional<StepResult> last = results.stream()
                 .reduce((earlier, later) -> later)
                 .map(one -> new StepResult(
@@ -144,7 +141,8 @@ class BenchTests {
                 last.flatMap(
                         one -> one.measured().flatMap(value -> step.failure(value, one.afterSeconds(), one.setTo()))),
                 step.standing(now),
-                step.setFor(battery.volts(), battery.percent()));
+                step.setFor(today.volts(), today.percent()),
+                Provocation.of(plan, step, today));
     }
 
     /** What keeps a test from being signed. */
@@ -274,7 +272,7 @@ class BenchTests {
     @Transactional
     public void sign(String siteId, UUID test, String account) {
         mustGoOn(row(siteId, test).id());
-        BenchTestView view = find(siteId, test, BatteryNow.UNKNOWN);
+        BenchTestView view = find(siteId, test, Today.UNKNOWN);
         if (!view.blocking().isEmpty()) {
             throw new Refusal(
                     HttpStatus.CONFLICT,

@@ -19,7 +19,7 @@ final class Photo {
     /** A side of a kept photo (pixels). */
     private static final int MOST_SIDE = 1600;
     /** The most that is unpacked (pixels): a small file can be a very large picture. */
-    private static final long MOST_PIXELS = 40_000_000;
+    private static final long MOST_PIXELS = 16_000_000;
     /** What the reader of JPEG says of one that was cut off, and makes grey. */
     private static final String CUT_OFF = "Truncated";
 

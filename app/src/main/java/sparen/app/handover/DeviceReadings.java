@@ -114,7 +114,11 @@ public class DeviceReadings {
                 json.writeValueAsString(values));
         transaction.executeWithoutResult(status -> {
             if (mapper.add(siteId, row) == 1) {
-                audit.note(Deed.DEVICE_READ, account, siteId, fitted.name() + ", " + values.size() + " entries");
+                audit.note(
+                        Deed.DEVICE_READ,
+                        account,
+                        siteId,
+                        fitted.name() + ", " + values.size() + " entries" + (always ? "" : ", by itself"));
             }
         });
         events.publishEvent(new DeviceRead(siteId));

@@ -14,12 +14,14 @@ import org.springframework.context.SmartLifecycle;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Component;
+import sparen.app.plan.UnreadablePlan;
 import sparen.app.web.Refusal;
 import sparen.app.wire.Connections;
 import sparen.app.wire.Connections.Due;
 import sparen.app.wire.DeviceOnWire;
 import sparen.app.wire.Line;
 import sparen.app.wire.LineProblem;
+import sparen.quantity.InvalidQuantity;
 
 /**
  * Asks the devices that are connected what they measure, again and again, and reads their menus every so many hours. Of several nodes one
@@ -104,11 +106,11 @@ public class Measuring implements SmartLifecycle {
                 }
             }
             connections.answered(due);
-        } catch (LineProblem silent) {
-            connections.silent(due, silent.getMessage(), every);
+        } catch (LineProblem | InvalidQuantity | UnreadablePlan told) {
+            // Nobody answers, its network is allowed no longer, or nobody knows its registers.
+            connections.silent(due, told.getMessage(), every);
         } catch (Refusal refused) {
-            // Somebody writes to it just now, or it cannot be what the plan says it is: that is told where somebody
-            // looks.
+            // While somebody writes to it nothing is wrong; what cannot be is told where somebody looks.
             if (refused.status() != HttpStatus.CONFLICT) {
                 connections.silent(due, refused.getMessage(), every);
             }

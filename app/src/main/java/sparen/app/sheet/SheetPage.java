@@ -17,6 +17,7 @@ import sparen.device.FittedDevice;
 import sparen.gauge.Gauge;
 import sparen.handover.SettingsSheet;
 import sparen.handover.SettingsSheet.Line;
+import sparen.handover.SettingsSheet.Wired;
 import sparen.program.Plan;
 
 /** A settings sheet as a page. */
@@ -26,6 +27,11 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
     /** When a level acts, as on the screen. */
     private static final Map<Gauge.Acts, String> SIGNS =
             Map.of(Gauge.Acts.FALLING, "▼", Gauge.Acts.RISING, "▲", Gauge.Acts.HELD, "■");
+    /** Contacts as they are drawn at rest. */
+    private static final String OPEN = "― / ―";
+
+    private static final String CLOSED = "―●―";
+
     /** So far to the right the highest mark stands (%). */
     private static final int MOST_LEFT = 97;
 
@@ -64,7 +70,7 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
                                         .orElse(""))
                 + list("What it does", sheet.sentences())
                 + gauge()
-                + list("What hangs on it", sheet.wiring())
+                + sketch()
                 + "<table class=\"sign\"><tr><td>entered by</td><td>on</td><td>read back by</td><td>on</td></tr></table>"
                 + tag(
                         "p",
@@ -84,6 +90,31 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
                 .flatMap(line -> line.caution().map(says -> line.label() + ": " + says).stream())
                 .toList();
         return list("Caution", cautions);
+    }
+
+    /** The device, its contacts as they are at rest, and what hangs on each. */
+    private String sketch() {
+        List<Wired> contacts = sheet.wiring();
+        StringBuilder rows = new StringBuilder();
+        for (int i = 0; i < contacts.size(); i++) {
+            Wired contact = contacts.get(i);
+            rows.append("<tr>")
+                    .append(
+                            i == 0
+                                    ? "<td class=\"part\" rowspan=\"" + contacts.size() + "\">" + text(device.name())
+                                            + "</td>"
+                                    : "")
+                    .append("<td class=\"line\">")
+                    .append(contact.closedAtRest() ? CLOSED : OPEN)
+                    .append("</td><td>")
+                    .append(text(contact.output()))
+                    .append("</td><td class=\"line\">―</td><td class=\"part\">")
+                    .append(text(contact.loads().isEmpty() ? "a signal" : String.join(", ", contact.loads())))
+                    .append("</td></tr>");
+        }
+        return contacts.isEmpty()
+                ? ""
+                : tag("h2", "What hangs on it, contacts at rest") + "<table class=\"sketch\">" + rows + "</table>";
     }
 
     /** Each level a mark on one scale, as on the axis of the screen. */
