@@ -57,6 +57,10 @@ public class LiveApiTest extends OverAWire {
         Browser odd = signedIn("odd");
         assertFalse(json(odd.get("/api/sites?search=skarv")).at("/sites/0").has("now"));
         assertEquals(asked(), 1);
+        assertEquals(
+                ask("select ask_at between now() and now() + interval '10 seconds' from device_connection"),
+                List.of("t"),
+                "asked again in ten seconds");
         double meter = site.meterVolts();
         JsonNode now = json(odd.get("/api/sites?search=skarv")).at("/sites/0/now");
         assertEquals(now.at("/numbers/BATTERY_VOLTS").asDouble(), meter, 0.2, now.toString());

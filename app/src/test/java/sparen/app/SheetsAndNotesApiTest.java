@@ -62,7 +62,9 @@ public class SheetsAndNotesApiTest extends OverHttp {
                 ((ObjectNode) output.get("protection")).put("lvdVolts", 46.8);
             }
         });
+        ((ObjectNode) plan.get("site")).put("name", "Birds & <bees'");
         int next = save(liv, loaded, plan);
+        assertTrue(paper(liv, next).contains("Birds & <bees"), "whatever it is called");
         assertNotEquals(settings(json(liv.get(SITE + "/handover"))), before, "another number, another checksum");
         assertTrue(paper(liv, next).contains("46.8 V"));
         assertEquals(paper(liv, number), paper, "an older revision prints as it was");

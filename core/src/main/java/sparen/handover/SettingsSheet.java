@@ -26,10 +26,8 @@ import sparen.setting.Setting;
  * @param sentences what its outputs do, one each rule
  * @param levels of its outputs and chargers, voltages before the rest, the highest first
  * @param wiring what hangs on its outputs
- * @param entered what is entered where, a line an entry: of which a checksum can be made
  */
-public record SettingsSheet(
-        List<Line> lines, List<String> sentences, List<LevelMark> levels, List<Wired> wiring, String entered) {
+public record SettingsSheet(List<Line> lines, List<String> sentences, List<LevelMark> levels, List<Wired> wiring) {
     /**
      * An entry.
      *
@@ -74,11 +72,12 @@ public record SettingsSheet(
         Map<String, String> names = names(plan);
         List<Setting> settings =
                 List.copyOf(DeviceComparison.settings(plan, device).values());
+        List<Setting> all = DeviceSettings.of(plan);
         List<Line> lines = new ArrayList<>();
         String part = device.id();
         for (Setting setting : settings) {
             boolean begins = !setting.at().equals(part) && !setting.at().equals(device.id());
-            lines.add(line(setting, begins ? Optional.ofNullable(names.get(setting.at())) : Optional.empty(), plan));
+            lines.add(line(setting, begins ? Optional.ofNullable(names.get(setting.at())) : Optional.empty(), all));
             part = begins ? setting.at() : part;
         }
         List<Output> outputs = plan.program().outputs().stream()
@@ -95,8 +94,7 @@ public record SettingsSheet(
                                 .thenComparing(
                                         Comparator.comparing(Gauge.Peg::value).reversed()))
                         .toList()),
-                outputs.stream().map(output -> wiring(plan, output)).toList(),
-                entered(device, settings));
+                outputs.stream().map(output -> wiring(plan, output)).toList());
     }
 
     private static List<LevelMark> levels(List<Gauge.Peg> pegs) {
@@ -124,11 +122,11 @@ public record SettingsSheet(
         return names;
     }
 
-    private static Line line(Setting setting, Optional<String> begins, Plan plan) {
+    private static Line line(Setting setting, Optional<String> begins, List<Setting> all) {
         String sets = setting.kind() != Setting.Kind.POSITION
                 ? ""
                 : "sets "
-                        + DeviceSettings.of(plan).stream()
+                        + all.stream()
                                 .filter(one -> one.device().equals(setting.device())
                                         && one.place().equals(setting.place()))
                                 .map(one -> one.label() + " " + Bounds.number(one.effective()) + " " + one.planUnit())
@@ -174,8 +172,9 @@ public record SettingsSheet(
                 LoadsAtRisk.switchedBy(plan, output.id(), load -> true));
     }
 
-    private static String entered(FittedDevice device, List<Setting> settings) {
-        return settings.stream()
+    /** What is entered where in a device, a line an entry: of which a checksum can be made. */
+    public static String entered(Plan plan, FittedDevice device) {
+        return DeviceComparison.settings(plan, device).values().stream()
                 .map(setting -> setting.place() + "=" + setting.enter() + "\n")
                 .collect(Collectors.joining("", device.id() + "\n", ""));
     }

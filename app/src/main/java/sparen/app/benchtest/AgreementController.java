@@ -23,6 +23,7 @@ import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.handover.OwnersMatter;
 import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
 
 /** What owners have agreed to. */
 @RestController
@@ -99,8 +100,12 @@ class AgreementController {
     @Transactional
     public AgreementView agree(@PathVariable String siteId, @RequestBody NewAgreement wanted, Authentication who) {
         int newest = latest(siteId).revision().number();
-        // Another revision has come meanwhile: the owner has not seen that.
-        Bounds.within("revision", wanted.revision(), "", newest, newest);
+        if (wanted.revision() != newest) {
+            throw new InvalidQuantity(
+                    "revision",
+                    "they agreed to revision " + wanted.revision() + ", and the newest is " + newest
+                            + ": ask them about that one");
+        }
         mapper.put(
                 siteId,
                 new AgreementMapper.Row(

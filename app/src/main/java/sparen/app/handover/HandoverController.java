@@ -104,7 +104,7 @@ class HandoverController {
                 device.profile().name(),
                 device.profile().saving(),
                 device.profile().showing(),
-                DigestUtils.sha256Hex(SettingsSheet.of(plan, device).entered()),
+                DigestUtils.sha256Hex(SettingsSheet.entered(plan, device)),
                 readings.stream().findFirst(),
                 readings.size(),
                 DeviceComparison.of(plan, device, readings));

@@ -7,6 +7,7 @@ import java.util.concurrent.Executors;
 import java.util.concurrent.Future;
 import java.util.concurrent.ScheduledExecutorService;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.atomic.AtomicInteger;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -31,14 +32,15 @@ import sparen.quantity.InvalidQuantity;
 public class Measuring implements SmartLifecycle {
     private static final Logger LOG = LoggerFactory.getLogger(Measuring.class);
     private static final Duration USUAL = Duration.ofSeconds(10);
-    private static final int AT_ONCE = 8;
-    private static final int MOST_TAKEN = 200;
+    /** A silent device keeps one waiting for some seconds: the others go on. */
+    private static final int AT_ONCE = 32;
 
     private final Connections connections;
     private final Measurements measurements;
     private final WiredMenus menus;
     private final Duration every;
     private final boolean byItself;
+    private final AtomicInteger underWay = new AtomicInteger();
     private ScheduledExecutorService beat;
     private ExecutorService threads;
 
@@ -90,7 +92,10 @@ public class Measuring implements SmartLifecycle {
 
     /** Begins to ask all whose time has come; what is under way. */
     public List<? extends Future<?>> askDue() {
-        return connections.takeDue(every, MOST_TAKEN).stream()
+        int free = AT_ONCE - underWay.get();
+        List<Due> taken = free > 0 ? connections.takeDue(free) : List.of();
+        underWay.addAndGet(taken.size());
+        return taken.stream()
                 .map(due -> threads.submit(() -> unharmed(() -> ask(due))))
                 .toList();
     }
@@ -105,7 +110,7 @@ public class Measuring implements SmartLifecycle {
                     connections.menuRead(due);
                 }
             }
-            connections.answered(due);
+            connections.answered(due, every);
         } catch (LineProblem | InvalidQuantity | UnreadablePlan told) {
             // Nobody answers, its network is allowed no longer, or nobody knows its registers.
             connections.silent(due, told.getMessage(), every);
@@ -114,6 +119,8 @@ public class Measuring implements SmartLifecycle {
             if (refused.status() != HttpStatus.CONFLICT) {
                 connections.silent(due, refused.getMessage(), every);
             }
+        } finally {
+            underWay.decrementAndGet();
         }
     }
 }

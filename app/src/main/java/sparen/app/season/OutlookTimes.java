@@ -20,7 +20,7 @@ class OutlookTimes {
     private final Chores chores;
     private final Duration afterChange;
 
-    OutlookTimes(Outlooks outlooks, Chores chores, @Value("${sparen.outlook-after:PT0S}") Duration afterChange) {
+    OutlookTimes(Outlooks outlooks, Chores chores, @Value("${sparen.outlook-after}") Duration afterChange) {
         this.outlooks = outlooks;
         this.chores = chores;
         this.afterChange = afterChange;

@@ -49,10 +49,14 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
     String html() {
         String day = DAY.format(savedAt.atZone(plan.site().location().zone()));
         String foot = "%s, revision %d of %s, settings %s"
-                .formatted(plan.site().name(), revision, day, grouped(DigestUtils.sha256Hex(sheet.entered())));
+                .formatted(
+                        plan.site().name(),
+                        revision,
+                        day,
+                        grouped(DigestUtils.sha256Hex(SettingsSheet.entered(plan, device))));
         return "<html lang=\"en\"><head><title>" + text(device.name() + ", " + foot) + "</title><style>" + STYLE
                 + "@page { @bottom-left { font: 8pt 'Liberation Sans'; content: '"
-                + foot.replace("\\", "").replace("'", "’").replace("<", "‹")
+                + text(foot.replace("\\", "").replace("'", "’"))
                 + "'; } }</style></head><body>"
                 + "<h1>" + text(device.name()) + "</h1>"
                 + tag("p", foot)

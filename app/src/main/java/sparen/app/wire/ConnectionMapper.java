@@ -54,14 +54,13 @@ interface ConnectionMapper {
     boolean isLeased(String address);
 
     /**
-     * Takes the devices that are to be asked now: no other node takes them within a while.
-     *
-     * @param seconds when they are asked again
+     * Takes the devices that are to be asked now. Nobody takes one again before it has answered, or was silent, or a minute is over: then
+     * whoever took it is gone.
      */
     @Select(
             value =
                     """
-            update device_connection c set ask_at = now() + #{seconds} * interval '1 second'
+            update device_connection c set ask_at = now() + interval '1 minute'
             from (select d.site_id, d.device from device_connection d join site s on s.id = d.site_id and s.state = 'ACTIVE'
                   where d.ask_at <= now() order by d.ask_at limit #{most} for update of d skip locked) due
             where c.site_id = due.site_id and c.device = due.device
@@ -69,15 +68,20 @@ interface ConnectionMapper {
               coalesce(c.read_at + c.read_every_hours * interval '1 hour' <= now(), c.read_every_hours is not null) as reads_menu
             """,
             affectData = true)
-    List<Connections.Due> takeDue(double seconds, int most);
+    List<Connections.Due> takeDue(int most);
 
-    /** That a device answered. */
+    /**
+     * That a device answered.
+     *
+     * @param seconds when it is asked again, from when it was taken on
+     */
     @Update(
             """
-            update device_connection set silent_since = null, silent_why = null
-            where site_id = #{siteId} and device = #{device} and silent_since is not null
+            update device_connection set silent_since = null, silent_why = null,
+              ask_at = ask_at - interval '1 minute' + #{seconds} * interval '1 second'
+            where site_id = #{siteId} and device = #{device}
             """)
-    void answered(String siteId, String device);
+    void answered(String siteId, String device, double seconds);
 
     /** That its menu was read. */
     @Update("update device_connection set read_at = now() where site_id = #{siteId} and device = #{device}")

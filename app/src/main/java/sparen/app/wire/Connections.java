@@ -139,14 +139,14 @@ public class Connections {
      */
     public record Due(String siteId, String device, String setBy, boolean readsMenu) {}
 
-    /** Takes the devices that are to be asked now; no node takes them again within a while. */
-    public List<Due> takeDue(Duration again, int most) {
-        return mapper.takeDue(seconds(again), most);
+    /** Takes devices that are to be asked now; no node takes them again while they are under way. */
+    public List<Due> takeDue(int most) {
+        return mapper.takeDue(most);
     }
 
-    /** That a device answered. */
-    public void answered(Due due) {
-        mapper.answered(due.siteId(), due.device());
+    /** That a device answered; it is asked again so long after it was taken. */
+    public void answered(Due due, Duration again) {
+        mapper.answered(due.siteId(), due.device(), seconds(again));
     }
 
     /** That its menu was read. */
