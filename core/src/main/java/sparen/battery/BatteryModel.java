@@ -107,6 +107,33 @@ public record BatteryModel(
                 0);
     }
 
+    /**
+     * The same with another capacity and other resistances.
+     *
+     * @param capacity all charge against this one's (×), above 0
+     * @param ohmic what acts at once, and what stands near full and empty (×), above 0
+     * @param rebound what acts with time (×), above 0
+     */
+    public BatteryModel scaled(double capacity, double ohmic, double rebound) {
+        return new BatteryModel(
+                capacityCoulombs * capacity,
+                statesOfCharge,
+                openCircuitVolts,
+                ohmicOhms * ohmic,
+                scaled(rcOhms, rebound),
+                rcSeconds,
+                rcStartVolts,
+                nearFull,
+                emptyOhms * ohmic,
+                emptyMargin,
+                gasMargin,
+                wells,
+                statedShare,
+                selfDischargeAmperes * capacity,
+                voltsPerKelvin,
+                resistanceKelvin);
+    }
+
     /** All resistance a steady load sees in the end, without those near full and empty (Ω). */
     public double settledOhms() {
         double sum = ohmicOhms;

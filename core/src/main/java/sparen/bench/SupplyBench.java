@@ -143,7 +143,18 @@ public final class SupplyBench {
 
     /** A hand begins to turn a knob now. */
     void begin(Turn turn) {
-        devices.turned(turned.begin(turn), turn.value(), now);
+        turn(turned.number(turn.knob()), turn.value(), turn.endSeconds());
+    }
+
+    /** A hand begins now to turn a signal's knob to a value, at once or until an instant (s). */
+    void turn(int signal, double value, double end) {
+        turned.begin(signal, value, now, end);
+        devices.turned(signal, value, now);
+    }
+
+    /** The outputs, in the program's order. */
+    List<OutputAtWork> outputs() {
+        return outputs;
     }
 
     /** Lets all outputs look until none moves any more; those that set each other off without end are chattering and bounded. */

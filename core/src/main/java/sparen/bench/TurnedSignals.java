@@ -1,12 +1,10 @@
 package sparen.bench;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.function.BiConsumer;
-import sparen.bench.BenchScript.Turn;
 import sparen.program.NamedSignal;
 import sparen.program.NamedSignal.Kind;
 
@@ -22,7 +20,10 @@ final class TurnedSignals {
     private final double[] high;
     private final boolean[] isHour;
     private final Map<String, Integer> numbers = new HashMap<>();
-    private final List<Turn> turning = new ArrayList<>();
+    /** When each knob that is on its way is there (s), infinite for the others; and where that is. */
+    private final double[] ends;
+
+    private final double[] targets;
 
     /** Nobody has turned a knob yet: a full battery at noon, nothing wrong. */
     TurnedSignals(List<NamedSignal> signals) {
@@ -31,6 +32,9 @@ final class TurnedSignals {
         low = new double[values.length];
         high = new double[values.length];
         isHour = new boolean[values.length];
+        ends = new double[values.length];
+        targets = new double[values.length];
+        Arrays.fill(ends, Double.POSITIVE_INFINITY);
         for (int i = 0; i < values.length; i++) {
             NamedSignal signal = signals.get(i);
             numbers.put(signal.id(), i);
@@ -44,17 +48,21 @@ final class TurnedSignals {
         slopes[signal] = isHour[signal] ? HOURS_PER_SECOND : 0;
     }
 
-    /** A hand begins to turn a knob; its number. */
-    int begin(Turn turn) {
-        int signal = numbers.get(turn.knob());
-        turning.removeIf(one -> one.knob().equals(turn.knob()));
-        if (turn.overSeconds() == 0) {
-            stand(signal, turn.value());
+    /** The number of a knob's signal. */
+    int number(String knob) {
+        return numbers.get(knob);
+    }
+
+    /** A hand begins to turn a knob to a value, at once or until an instant (s). */
+    void begin(int signal, double value, double now, double end) {
+        ends[signal] = Double.POSITIVE_INFINITY;
+        if (end <= now) {
+            stand(signal, value);
         } else {
-            slopes[signal] = (turn.value() - values[signal]) / turn.overSeconds();
-            turning.add(turn);
+            slopes[signal] = (value - values[signal]) / (end - now);
+            ends[signal] = end;
+            targets[signal] = value;
         }
-        return signal;
     }
 
     /**
@@ -64,7 +72,10 @@ final class TurnedSignals {
      * @param narrow narrows the intervals (low, high)
      */
     double nextHappening(double now, BiConsumer<double[], double[]> narrow) {
-        double next = turning.stream().mapToDouble(Turn::endSeconds).min().orElse(Double.POSITIVE_INFINITY);
+        double next = Double.POSITIVE_INFINITY;
+        for (double end : ends) {
+            next = Math.min(next, end);
+        }
         bounds(narrow);
         for (int i = 0; i < values.length; i++) {
             double bound = slopes[i] > 0 ? high[i] : low[i];
@@ -99,10 +110,10 @@ final class TurnedSignals {
                 values[i] = 0;
             }
         }
-        for (Turn turn : List.copyOf(turning)) {
-            if (to >= turn.endSeconds()) {
-                stand(numbers.get(turn.knob()), turn.value());
-                turning.remove(turn);
+        for (int i = 0; i < ends.length; i++) {
+            if (to >= ends[i]) {
+                ends[i] = Double.POSITIVE_INFINITY;
+                stand(i, targets[i]);
             }
         }
     }

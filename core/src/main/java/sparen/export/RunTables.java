@@ -5,6 +5,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.stream.Collectors;
+import sparen.quantity.Bounds;
 import sparen.quantity.Standard;
 import sparen.result.DayFigures;
 import sparen.result.Event;
@@ -17,8 +18,9 @@ import sparen.result.Trace;
 public final class RunTables {
     private RunTables() {}
 
-    /** One line a bucket of a trace. */
-    public static String trace(Trace trace, Instant start) {
+    /** One line a bucket of a trace, in numbers as short as they can be believed. */
+    public static String trace(Trace fine, Instant start) {
+        Trace trace = fine.rounded();
         return Csv.of(csv -> {
             csv.writeRecord(
                     "time",
@@ -59,9 +61,9 @@ public final class RunTables {
                 List<String> row = new ArrayList<>();
                 double seconds = trace.fromSeconds() + i * trace.bucketSeconds();
                 row.add(time(start, seconds));
-                row.add(Double.toString(seconds));
+                row.add(Bounds.number(seconds));
                 for (double[] column : columns) {
-                    row.add(Double.isNaN(column[i]) ? "" : Double.toString(column[i]));
+                    row.add(Double.isNaN(column[i]) ? "" : Bounds.number(column[i]));
                 }
                 csv.writeRecord(row);
             }

@@ -15,6 +15,9 @@ import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Rule;
 import sparen.program.Surroundings;
+import sparen.quantity.Fields;
+import sparen.site.SensePoint;
+import sparen.site.Site;
 
 /**
  * The logic of an output as structured text for a programmable relay, with its standard timers TON and TP.
@@ -31,15 +34,33 @@ public final class StructuredText {
 
     private StructuredText(Surroundings around) {
         this.around = around;
-        names = around.signals().all().stream().map(NamedSignal::id).toList();
+        names = around.signals().all().stream()
+                .map(NamedSignal::id)
+                .map(StructuredText::valid)
+                .toList();
     }
 
     /** A function block for one output of a plan: its inputs are the signals it looks at, its output the contact. */
     public static String of(Plan plan, Output output) {
-        return new StructuredText(Surroundings.of(plan).at(output)).block(output);
+        Plan asRead = plan;
+        for (SensePoint point : plan.site().sensePoints()) {
+            asRead = Fields.withAt(asRead, "site/sensePoints/" + point.id() + "/offsetVolts", 0.0);
+        }
+        return new StructuredText(Surroundings.of(asRead).at(output)).block(output, plan.site());
     }
 
-    private String block(Output output) {
+    /** What a device reads is compared with what is programmed: by how much it reads wrongly is a remark. */
+    private void remarkOffsets(Site site, List<String> remarks) {
+        for (SensePoint point : site.sensePoints()) {
+            if (point.offsetVolts() != 0 && inputs.get(around.voltage(point))) {
+                remarks.add("Voltages are those that the device reads; at " + point.name() + " it reads "
+                        + plain(Math.abs(point.offsetVolts())) + " V too "
+                        + (point.offsetVolts() > 0 ? "high." : "low."));
+            }
+        }
+    }
+
+    private String block(Output output, Site site) {
         List<String> remarks = new ArrayList<>();
         remarks.add(output.name());
         String closed =
@@ -51,6 +72,7 @@ public final class StructuredText {
         if (output.protection().isPresent()) {
             closed += " AND " + rule("protection", output.protection().get(), remarks);
         }
+        remarkOffsets(site, remarks);
         output.lockout()
                 .ifPresent(lockout ->
                         remarks.add("Not in this text: " + lockout.sentence().plain()));
@@ -80,7 +102,12 @@ public final class StructuredText {
     }
 
     private static String identifier(String id) {
-        return "output_" + id.replace('-', '_');
+        return valid("output_" + id.replace('-', '_'));
+    }
+
+    /** Without two underscores side by side, and none at the end. */
+    private static String valid(String identifier) {
+        return identifier.replaceAll("_+", "_").replaceAll("_$", "");
     }
 
     /** Writes a rule's state machine and gives the name of its state. */

@@ -15,6 +15,8 @@ public record Origin(Kind kind, String note) {
         STANDARD,
         COMMON_PRACTICE,
         MEASURED,
+        /** Found by fitting the model to what was recorded. */
+        FITTED,
         GUESS
     }
 

@@ -28,6 +28,9 @@ public class ArchitectureTest {
                         "java.time..",
                         "java.math..",
                         "java.io..",
+                        "java.nio",
+                        "java.nio.charset..",
+                        "org.hipparchus..",
                         "net.e175.klaus..",
                         "de.siegmar.fastcsv..")
                 .check(core);

@@ -38,7 +38,6 @@ public class CeilingsTest {
             "AcSide.java", 417,
             "Run.java", 443,
             "BusBalance.java", 385,
-            "WeatherReader.java", 410,
             "LedgerMeter.java", 345,
             "BatteryCircuit.java", 325);
 

@@ -25,6 +25,7 @@ import sparen.program.Rule;
 import sparen.program.Surroundings;
 import sparen.program.rule.RuleKind;
 import sparen.program.rule.Rules;
+import sparen.quantity.Fields;
 
 /** The text of every rule, run scan by scan by an interpreter that knows nothing of the engine, beside the engine's own switch. */
 public class StructuredTextTest {
@@ -79,6 +80,16 @@ public class StructuredTextTest {
         assertEquals(textMoves, engineMoves, 2, "moves of the text and of the engine");
         assertTrue(longestApart <= 4, "apart for " + longestApart + " scans");
         assertTrue(engineMoves > 2, kind.name() + " switched " + engineMoves + " times only");
+    }
+
+    /** Its numbers are those that are programmed: what a device reads wrongly is a remark, and no 22.829999999999998. */
+    @Test
+    public void numbersAreThoseThatAreProgrammed() {
+        Plan off = Fields.withAt(FullSite.PLAN, "site/sensePoints/terminals/offsetVolts", -0.03);
+        String text = StructuredText.of(off, off.program().outputs().get(0));
+        assertTrue(text.contains("<= 22.8"), text);
+        assertTrue(!text.contains("22.83") && !text.contains("22.8299"), text);
+        assertTrue(text.contains("at battery it reads 0.03 V too low."), text);
     }
 
     private static double longestSeconds(SwitchLogic logic) {

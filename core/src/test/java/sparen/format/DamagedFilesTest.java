@@ -13,6 +13,7 @@ import java.util.List;
 import java.util.Random;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.table.BadLine;
 
 /**
  * Files damaged at random, as by a broken card or a careless editor: each is either taken whole or refused with numbered lines and
@@ -83,11 +84,11 @@ public class DamagedFilesTest {
         told(reading.badLines(), reading.badLineCount());
     }
 
-    private static void told(List<ProfileReader.BadLine> bad, int count) {
+    private static void told(List<BadLine> bad, int count) {
         assertTrue(bad.size() <= count, bad.size() + " of " + count);
         assertEquals(bad.isEmpty(), count == 0);
         long before = 0;
-        for (ProfileReader.BadLine line : bad) {
+        for (BadLine line : bad) {
             assertFalse(line.reason().isBlank(), "line " + line.line());
             assertTrue(line.line() >= before, "in the order of the file: " + bad);
             before = line.line();

@@ -46,12 +46,12 @@ public class ProfileReaderTest {
     @DataProvider
     public Object[][] badLines() {
         return new Object[][] {
-            {"0,1\n60\n", 2, "1 columns"},
+            {"0,1\n60\n", 2, "1 columns; 2 are expected"},
             {"0,1\n60,two\n", 2, "power \"two\" is not a number"},
-            {"0,1\n60,NaN\n", 2, "outside 0 to 1000000 W"},
+            {"0,1\n60,\n20000,1\n", 3, "no power is known for 6 h before it; at most 3 h"},
             {"0,1\n60,-5\n", 2, "power -5 W is outside"},
             {"0,1\n60,1\n60,2\n", 3, "not after the line before"},
-            {"time,power\n2026-01-05T00:00,1\nfive past,2\n", 3, "is not ISO 8601, such as"},
+            {"time,power\n2026-01-05T00:00,1\nfive past,2\n2026-01-05T00:10,3\n", 3, "is not ISO 8601, such as"},
             {"time;power\n2026-03-29T01:59;1\n2026-03-29T02:30;2\n", 3, "the clocks go forward over it"},
             {"", 1, "no line with time and power"},
         };

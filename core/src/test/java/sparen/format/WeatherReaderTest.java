@@ -10,12 +10,14 @@ import java.io.StringReader;
 import java.time.Instant;
 import java.time.LocalDateTime;
 import java.time.ZoneId;
+import java.util.List;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
 import sparen.quantity.InvalidQuantity;
 import sparen.site.Location;
 import sparen.sun.ImportedWeather;
 import sparen.sun.Weather;
+import sparen.table.BadLine;
 
 /** What becomes of good and of bad weather files; every outcome is stated. */
 public class WeatherReaderTest {
@@ -71,10 +73,9 @@ public class WeatherReaderTest {
     public Object[][] broken() {
         String good = "time,ghi,temperature\n";
         return new Object[][] {
-            {"missing column", "time,temperature\n2025-01-01T00:00,1\n", 1, "no column ghi"},
-            {"NaN", good + "2025-01-01T00:00,0,1\n2025-01-01T01:00,NaN,1\n", 3, "ghi NaN"},
-            {"words", good + "2025-01-01T00:00,zero,1\n2025-01-01T01:00,0,1\n", 2, "\"zero\" is not a number"},
-            {"wrong unit", good + "2025-06-01T12:00,2900,1\n2025-06-01T13:00,0,1\n", 2, "is the unit kJ"},
+            {"missing column", "time,temperature\n2025-01-01T00:00,1\n", 1, "no column is the global light"},
+            {"words", good + "2025-01-01T00:00,0,1\n2025-01-01T01:00,zero,1\n", 3, "\"zero\" is not a number"},
+            {"wrong unit", good + "2025-06-01T12:00,2900,1\n2025-06-01T13:00,0,1\n", 2, "is the unit right?"},
             {"repeated", good + "2025-01-01T00:00,0,1\n2025-01-01T00:00,0,1\n", 3, "not after the line before"},
             {"skipped by the clock", good + "2025-03-30T01:00,0,1\n2025-03-30T02:30,0,1\n", 3, "does not exist"},
             {
@@ -85,9 +86,22 @@ public class WeatherReaderTest {
             },
             {"off its steps", good + "2025-01-01T00:00,0,1\n2025-01-01T01:00,0,1\n2025-01-01T02:10,0,1\n", 4, "steps of"
             },
-            {"short line", good + "2025-01-01T00:00,0\n2025-01-01T01:00,0,1\n", 2, "2 columns"},
+            {"short line", good + "2025-01-01T00:00,0,1\n2025-01-01T01:00,0\n", 3, "2 columns; 3 are expected"},
             {"empty", good, 1, "fewer than two lines"},
         };
+    }
+
+    /** What is missing for too long is told at the line from which on it is known again, blank lines counted. */
+    @Test
+    public void theLineThatIsToldIsThatOfTheFile() throws IOException {
+        StringBuilder text = new StringBuilder("station 7\n\ntime,ghi,temperature\n");
+        for (int hour = 0; hour < 8; hour++) {
+            text.append(String.format("2025-01-01T%02d:00,%s,3%n%n", hour, hour >= 1 && hour < 6 ? "" : "0"));
+        }
+        BadLine bad = read(text.toString()).badLines().get(0);
+        assertEquals(bad.line(), 16, "hour 6, a blank line after each: " + bad);
+        assertTrue(
+                bad.reason().contains("light is missing for more than is filled before it; at most 3 h"), bad.reason());
     }
 
     @Test(dataProvider = "broken")
@@ -95,7 +109,7 @@ public class WeatherReaderTest {
             throws IOException {
         WeatherReader.Reading reading = read(text);
         assertTrue(reading.weather().isEmpty(), name);
-        ProfileReader.BadLine bad = reading.badLines().get(0);
+        BadLine bad = reading.badLines().get(0);
         assertEquals(bad.line(), line, name + ": " + bad);
         assertTrue(bad.reason().contains(words), bad.toString());
     }
@@ -108,8 +122,13 @@ public class WeatherReaderTest {
                         .weather()
                         .orElseThrow();
         assertEquals(gap.celsius()[3], 4.0, 1e-12);
-        assertTrue(
-                gap.notes().get(0).startsWith("2 missing values"), gap.notes().toString());
+        assertEquals(
+                gap.notes(), List.of("4 missing values were filled by straight lines"), "two hours, light and warmth");
+        WeatherFile unmeasured =
+                read("time,ghi,temperature\n2025-01-01T00:00,0,0\n2025-01-01T01:00,NaN,2\n2025-01-01T02:00,,4\n2025-01-01T03:00,300,6\n")
+                        .weather()
+                        .orElseThrow();
+        assertEquals(unmeasured.globalWatts(), new double[] {0, 100, 200, 300}, 1e-9);
         WeatherFile middle = read(hours("time,ghi,temperature", "2025-01-01T00:30", 5, "%s,0,1"))
                 .weather()
                 .orElseThrow();

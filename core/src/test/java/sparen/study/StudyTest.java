@@ -315,7 +315,7 @@ public class StudyTest {
                         recorded.recording().trace(new Window(2 * DAY, 4 * DAY, 4)), scenario.start())
                 .lines()
                 .toList();
-        assertTrue(trace.get(1).startsWith("2026-11-04T00:00:00Z,172800.0,"), trace.get(1));
+        assertTrue(trace.get(1).startsWith("2026-11-04T00:00:00Z,172800,"), trace.get(1));
         assertTrue(trace.get(4).endsWith(",,,,,"), "beyond the run: " + trace.get(4));
     }
 
