@@ -2,6 +2,7 @@ package sparen.cli;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
@@ -11,7 +12,7 @@ import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
 import sparen.check.Checks;
 import sparen.check.Finding;
-import sparen.document.Documents;
+import sparen.check.Severity;
 import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
@@ -28,11 +29,23 @@ import sparen.simulation.Simulation;
                 "Prints the findings of a plan document as JSON, the worst first; an empty list when there are none. With"
                         + " --run also those that a simulated run shows.")
 final class CheckCommand implements Callable<Integer> {
+    private static final int FOUND = 3;
+
     @Mixin
     private DocumentInput input;
 
     @Option(names = "--run", description = "simulates too, see the options of simulate, and adds what that shows")
     private boolean run;
+
+    @Option(
+            names = "--fail-on",
+            paramLabel = "SEVERITY",
+            description =
+                    "ends with 3 when there is a finding of this severity or a worse one: ${COMPLETION-CANDIDATES}")
+    private Severity failOn;
+
+    @Mixin
+    private OutputFormat format;
 
     @Mixin
     private ScenarioOptions options;
@@ -48,8 +61,14 @@ final class CheckCommand implements Callable<Integer> {
         if (run) {
             findings.addAll(shownByRun(plan, profiles));
         }
-        spec.commandLine().getOut().println(Documents.writeAny(findings));
-        return 0;
+        format.write(
+                spec.commandLine().getOut(),
+                findings,
+                finding -> finding.severity().name().toLowerCase(Locale.ROOT) + "  "
+                        + (finding.at().isEmpty() ? "" : finding.at() + ": ") + finding.text());
+        boolean found = failOn != null
+                && findings.stream().anyMatch(one -> one.severity().ordinal() <= failOn.ordinal());
+        return found ? FOUND : 0;
     }
 
     private List<Finding> shownByRun(Plan plan, Map<String, Profile> profiles) throws BadInput {

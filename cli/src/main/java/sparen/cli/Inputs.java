@@ -1,9 +1,6 @@
 package sparen.cli;
 
 import java.io.IOException;
-import java.io.Reader;
-import java.nio.charset.CharacterCodingException;
-import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.NoSuchFileException;
 import java.nio.file.Path;
@@ -16,11 +13,18 @@ import sparen.bench.BenchScript;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
 import sparen.document.PlanDocument;
+import sparen.format.LoggerFile;
+import sparen.format.LoggerReader;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
 import sparen.format.WeatherFile;
 import sparen.format.WeatherReader;
 import sparen.program.Plan;
+import sparen.table.BadLine;
+import sparen.table.Detection;
+import sparen.table.Encoding;
+import sparen.table.FileKind;
+import sparen.table.Layout;
 
 /** Reads the files a command is given. */
 final class Inputs {
@@ -48,7 +52,7 @@ final class Inputs {
     }
 
     /** Gives each "[ID=]FILE" to the profile id it names, or to every profile the plan's loads name. */
-    static Map<String, Profile> profiles(List<String> given, Plan plan) throws BadInput {
+    static Map<String, Profile> profiles(List<String> given, Layout layout, Plan plan) throws BadInput {
         Set<String> named = plan.site().profiles();
         Map<String, Profile> profiles = new HashMap<>();
         for (String one : given) {
@@ -56,7 +60,7 @@ final class Inputs {
             if (equals < 0 && named.isEmpty()) {
                 throw new BadInput("--profile " + one + ": no load of the document takes an imported profile", null);
             }
-            Profile profile = profile(Path.of(one.substring(equals + 1)), plan);
+            Profile profile = profile(Path.of(one.substring(equals + 1)), plan, layout);
             if (equals < 0) {
                 named.forEach(id -> profiles.put(id, profile));
             } else {
@@ -66,32 +70,46 @@ final class Inputs {
         return profiles;
     }
 
-    private static Profile profile(Path file, Plan plan) throws BadInput {
+    private static Profile profile(Path file, Plan plan, Layout layout) throws BadInput {
+        String text = text(file);
+        ZoneId zone = plan.site().location().zone();
         ProfileReader.Reading reading =
-                ProfileReader.read(text(file), plan.site().location().zone());
+                layout == null ? ProfileReader.read(text, zone) : ProfileReader.read(text, layout, zone);
         return reading.profile().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
     }
 
-    /** A weather file; read line by line, for it may be large. */
-    static WeatherFile weather(Path file, ZoneId zone) throws BadInput {
-        try (Reader reader = Files.newBufferedReader(file, StandardCharsets.UTF_8)) {
-            WeatherReader.Reading reading = WeatherReader.read(reader, zone);
-            return reading.weather().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
-        } catch (IOException unreadable) {
-            throw unreadable(file, unreadable);
-        }
+    /** A weather file, as it is laid out or found to be. */
+    static WeatherFile weather(Path file, Layout layout, ZoneId zone) throws BadInput {
+        String text = text(file);
+        WeatherReader.Reading reading = WeatherReader.read(
+                text, layout == null ? Detection.of(text, FileKind.WEATHER).layout() : layout, zone);
+        return reading.weather().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
     }
 
-    private static BadInput refused(Path file, int count, List<ProfileReader.BadLine> badLines) {
+    /** A logger's file, as it is laid out or found to be. */
+    static LoggerFile log(Path file, Layout layout, ZoneId zone) throws BadInput {
+        String text = text(file);
+        LoggerReader.Reading reading = LoggerReader.read(
+                text, layout == null ? Detection.of(text, FileKind.LOGGER).layout() : layout, zone);
+        return reading.log().orElseThrow(() -> refused(file, reading.badLineCount(), reading.badLines()));
+    }
+
+    /** How a file is laid out; null where nobody has said. */
+    static Layout layout(Path file) throws BadInput {
+        return file == null ? null : read(file, Layout.class);
+    }
+
+    private static BadInput refused(Path file, int count, List<BadLine> badLines) {
         StringBuilder message = new StringBuilder(file + ": " + count + " bad lines, nothing is taken");
         badLines.forEach(bad ->
                 message.append("\n  line ").append(bad.line()).append(": ").append(bad.reason()));
         return new BadInput(message.toString(), null);
     }
 
-    private static String text(Path file) throws BadInput {
+    /** What stands in a file, in any of the usual encodings; "-" is what comes in. */
+    static String text(Path file) throws BadInput {
         try {
-            return Files.readString(file, StandardCharsets.UTF_8);
+            return Encoding.text(file.toString().equals("-") ? System.in.readAllBytes() : Files.readAllBytes(file));
         } catch (IOException unreadable) {
             throw unreadable(file, unreadable);
         }
@@ -101,8 +119,6 @@ final class Inputs {
         if (cause instanceof NoSuchFileException) {
             return new BadInput(file + ": there is no such file", cause);
         }
-        return cause instanceof CharacterCodingException
-                ? new BadInput(file + ": not a text file in UTF-8", cause)
-                : new BadInput(file + ": cannot be read: " + cause.getMessage(), cause);
+        return new BadInput(file + ": cannot be read: " + cause.getMessage(), cause);
     }
 }

@@ -11,10 +11,11 @@ import sparen.result.RunResult;
 final class ResultFiles {
     private ResultFiles() {}
 
-    static void write(Path directory, RunResult result, Instant start) throws IOException {
+    /** @param mark before each: a byte order mark, or nothing */
+    static void write(Path directory, RunResult result, Instant start, String mark) throws IOException {
         Files.createDirectories(directory);
-        Files.writeString(directory.resolve("events.csv"), RunTables.events(result, start));
-        Files.writeString(directory.resolve("ledger.csv"), RunTables.ledger(result));
-        Files.writeString(directory.resolve("trace.csv"), RunTables.trace(result.trace(), start));
+        Files.writeString(directory.resolve("events.csv"), mark + RunTables.events(result, start));
+        Files.writeString(directory.resolve("ledger.csv"), mark + RunTables.ledger(result));
+        Files.writeString(directory.resolve("trace.csv"), mark + RunTables.trace(result.trace(), start));
     }
 }

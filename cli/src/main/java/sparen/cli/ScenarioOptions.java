@@ -51,8 +51,14 @@ final class ScenarioOptions {
     @Option(
             names = "--weather-file",
             paramLabel = "FILE",
-            description = "EPW, or CSV with time, ghi and temperature; another year is taken by its day")
+            description = "EPW, or a table with times, light and temperature; another year is taken by its day")
     private Path weatherFile;
+
+    @Option(
+            names = "--weather-layout",
+            paramLabel = "FILE",
+            description = "how it is laid out (JSON, see sparen layout), where it is not found out right")
+    private Path weatherLayout;
 
     Scenario scenario(Plan plan, Map<String, Profile> profiles) throws BadInput {
         Bounds.within("--days", days, "d", 1, Scenario.MOST_DAYS);
@@ -66,7 +72,11 @@ final class ScenarioOptions {
 
     private Weather weather(Location location, Instant start, int minutes) throws BadInput {
         if (weatherFile != null) {
-            return ImportedWeather.of(Inputs.weather(weatherFile, location.zone()), location, start, minutes);
+            return ImportedWeather.of(
+                    Inputs.weather(weatherFile, Inputs.layout(weatherLayout), location.zone()),
+                    location,
+                    start,
+                    minutes);
         }
         return climate
                 ? WeatherGenerator.generate(

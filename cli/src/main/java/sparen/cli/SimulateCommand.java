@@ -1,16 +1,17 @@
 package sparen.cli;
 
 import java.io.IOException;
+import java.io.PrintWriter;
 import java.nio.file.Path;
 import java.time.Instant;
 import java.util.List;
+import java.util.Locale;
 import java.util.concurrent.Callable;
 import picocli.CommandLine.Command;
 import picocli.CommandLine.Mixin;
 import picocli.CommandLine.Model.CommandSpec;
 import picocli.CommandLine.Option;
 import picocli.CommandLine.Spec;
-import sparen.document.Documents;
 import sparen.document.LedgerInWattHours;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
@@ -40,6 +41,15 @@ final class SimulateCommand implements Callable<Integer> {
     @Option(names = "--out", paramLabel = "DIR", description = "where to write events.csv and trace.csv")
     private Path directory;
 
+    @Option(names = "--progress", description = "tells on the error output how far it is")
+    private boolean progress;
+
+    @Mixin
+    private OutputFormat format;
+
+    @Mixin
+    private TraceOptions trace;
+
     @Spec
     private CommandSpec spec;
 
@@ -66,18 +76,54 @@ final class SimulateCommand implements Callable<Integer> {
         try {
             Scenario scenario = options.scenario(plan, input.profiles(plan));
             double duration = scenario.durationSeconds();
-            int buckets = (int) Math.max(1, Math.min(MOST_BUCKETS, duration / 60));
-            RunResult result = Simulation.run(scenario, new Window(0, duration, buckets));
+            int buckets = trace.buckets(duration, MOST_BUCKETS);
+            RunResult result = Simulation.run(
+                    scenario, new Window(0, duration, buckets), Simulation.Settings.DEFAULT, watch(duration));
             if (directory != null) {
-                ResultFiles.write(directory, result, scenario.start());
+                ResultFiles.write(directory, result, scenario.start(), trace.mark());
             }
-            spec.commandLine().getOut().println(Documents.writeAny(summary(scenario, result)));
+            format.write(
+                    spec.commandLine().getOut(), List.of(summary(scenario, result)), SimulateCommand::inWords, true);
             return 0;
         } catch (InvalidQuantity invalid) {
             throw new BadInput(invalid.getMessage(), invalid);
         } catch (IOException unwritable) {
             throw new BadInput("--out " + directory + ": cannot be written: " + unwritable.getMessage(), unwritable);
         }
+    }
+
+    private Simulation.Watch watch(double duration) {
+        PrintWriter err = spec.commandLine().getErr();
+        long[] told = {-1};
+        return (seconds, days) -> {
+            long percent = (long) (100 * seconds / duration);
+            if (progress && percent / 5 > told[0]) {
+                told[0] = percent / 5;
+                err.println("sparen: " + percent + " %");
+                err.flush();
+            }
+            return false;
+        };
+    }
+
+    private static String inWords(Summary summary) {
+        StringBuilder words = new StringBuilder("simulated; no proof of safety\n");
+        words.append(String.format(
+                Locale.ROOT,
+                "%.1f d from %s, %d events, lowest charge %.0f %%, lowest voltage %.2f V",
+                summary.durationSeconds() / 86_400,
+                summary.from(),
+                summary.events(),
+                summary.lowestStateOfCharge().value() * 100,
+                summary.lowestBatteryVolts().value()));
+        summary.loads()
+                .forEach(load -> words.append(String.format(
+                        Locale.ROOT,
+                        "%n%s: fed for %.1f h, lost %d times",
+                        load.load(),
+                        load.servedSeconds() / 3600,
+                        load.losses())));
+        return words.toString();
     }
 
     private static Summary summary(Scenario scenario, RunResult result) {

@@ -3,8 +3,10 @@ package sparen.cli;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.io.ByteArrayInputStream;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
+import java.io.InputStream;
 import java.io.PrintStream;
 import java.math.BigDecimal;
 import java.math.MathContext;
@@ -219,5 +221,72 @@ public class SparenTest {
         for (JsonNode level : levels) {
             assertTrue(level.get("stays").asBoolean() && level.has("movedAfterSeconds"), level.toString());
         }
+    }
+
+    /** Every example of the README does what it says. */
+    @Test
+    public void theExamplesOfTheReadmeRun() throws IOException {
+        Path turns = Files.writeString(
+                Files.createTempFile("heavy-load", ".json"),
+                "{\"turns\": [{\"seconds\": 10, \"knob\": \"load_watts_transmitter\", \"value\": 120, \"overSeconds\": 0}]}");
+        Path results = Files.createTempDirectory("results");
+        List<String> examples = Files.readAllLines(Path.of("../README.md")).stream()
+                .filter(line -> line.startsWith("    ./sparen "))
+                .toList();
+        assertTrue(examples.size() >= 10, examples.toString());
+        for (String example : examples) {
+            String[] arguments = example.strip()
+                    .substring("./sparen ".length())
+                    .replace("demo/", "../demo/")
+                    .replace("heavy-load.json", turns.toString())
+                    .replace("--out results", "--out " + results)
+                    .split(" ");
+            Outcome outcome = call(arguments);
+            assertEquals(outcome.code(), example.contains("--fail-on") ? 3 : 0, example + ": " + outcome.err());
+            assertTrue(outcome.out().length() > 100, example);
+        }
+        assertTrue(Files.exists(results.resolve("trace.csv")));
+    }
+
+    /** What comes in is a document too; a trace comes in round steps, with a mark where it is wanted; broken JSON says where. */
+    @Test
+    public void readsWhatComesInAndWritesAsItIsWanted() throws IOException {
+        InputStream in = System.in;
+        try {
+            System.setIn(new ByteArrayInputStream(Files.readAllBytes(Path.of(DEMO))));
+            Outcome lines = call("check", "-", "--format", "ndjson", "--fail-on", "danger");
+            assertEquals(lines.code(), 0, lines.err());
+            lines.out().lines().forEach(line -> JsonMapper.shared().readTree(line));
+        } finally {
+            System.setIn(in);
+        }
+        Path out = Files.createTempDirectory("sparen");
+        Outcome hours = call(
+                "simulate",
+                DEMO,
+                "--days",
+                "1",
+                "--step",
+                "3600",
+                "--bom",
+                "--format",
+                "text",
+                "--progress",
+                "--out",
+                out.toString());
+        assertEquals(hours.code(), 0, hours.err());
+        assertTrue(hours.out().startsWith("simulated; no proof of safety"), hours.out());
+        List<String> trace = Files.readAllLines(out.resolve("trace.csv"));
+        assertEquals(trace.size(), 25, "a heading and a line an hour");
+        assertTrue(trace.get(0).startsWith("\uFEFF"), trace.get(0));
+        Outcome odd = call("simulate", DEMO, "--days", "1", "--step", "7000");
+        assertEquals(odd.code(), 1);
+        assertTrue(odd.err().contains("--step: 7000 s does not go into 86400 s"), odd.err());
+        Path broken = Files.writeString(out.resolve("broken.json"), "{\n  \"schemaVersion\": ,\n}");
+        Outcome where = call("check", broken.toString());
+        assertEquals(where.code(), 1);
+        assertTrue(where.err().contains("line 2, column"), where.err());
+        assertEquals(call("check").code(), 2);
+        assertTrue(call("--version").out().startsWith("sparen "));
     }
 }

@@ -131,6 +131,13 @@ public class DocumentsTest {
         assertTrue(problem.getMessage().contains(words), problem.getMessage());
     }
 
+    /** An editor's note of which schema a document is of is passed over, and not kept. */
+    @Test
+    public void aDocumentMayNameItsSchema() throws Exception {
+        String json = "{\"$schema\": \"plan-1.schema.json\"," + demo().substring(1);
+        assertEquals(Documents.read(json), Documents.read(demo()));
+    }
+
     @Test
     public void refusesWhatIsNoJson() {
         DocumentProblem problem = expectThrows(DocumentProblem.class, () -> Documents.read("{\"plan\": "));
