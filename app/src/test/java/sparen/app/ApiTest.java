@@ -443,7 +443,8 @@ public class ApiTest extends OverHttp {
         Browser liv = signedIn("liv");
         String zone = "zone=Europe/Stockholm";
         String bad = "time;power\n2026-01-01T00:00;5\n2026-01-01T00:05;much\n";
-        JsonNode preview = json(liv.send("POST", "/api/reading/hallgrund/profile?" + zone, "text/csv", bad));
+        JsonNode preview =
+                json(liv.send("POST", "/api/reading/hallgrund/file?kind=CONSUMPTION&" + zone, "text/csv", bad));
         assertEquals(preview.at("/badLines/0/line").asInt(), 3);
         String take = "/api/sites/hallgrund/profiles?name=week.csv&" + zone;
         assertEquals(liv.send("POST", take, "text/csv", bad).statusCode(), 422);

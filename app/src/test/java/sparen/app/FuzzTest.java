@@ -13,6 +13,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Random;
 import java.util.Set;
+import java.util.UUID;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ArrayNode;
@@ -118,13 +119,19 @@ public class FuzzTest extends OverHttp {
                         .replace("{to}", pick("0", "0", "1"))
                         .replace("{output}", pick("transmitter", "transmitter", "none"))
                         .replace("{table}", pick("events", "days", "ledger", "x"))
+                        .replace("{day}", pick("2026-11-02", "2026-11-02", "x"))
+                        .replace("{kind}", pick("WATER_ADDED", "WATER_ADDED", "NOTHING"))
                         .replaceAll("\\{(id|crew)}", "00000000-0000-0000-0000-000000000000")
                         .replaceAll("\\{[^}]*}", "1"));
         char before = '?';
         for (JsonNode parameter : operation.path("parameters")) {
-            if (parameter.get("in").asString().equals("query")) {
+            boolean isWanted = parameter.path("required").asBoolean() || random.nextInt(4) == 0;
+            if (parameter.get("in").asString().equals("query") && isWanted) {
                 JsonNode value = example(parameter.get("schema"), 0);
-                String text = random.nextInt(6) == 0 ? pick("-1", "x", "1e99", "", "\u0000") : value.asString("1");
+                boolean isZone = parameter.get("name").asString().equals("zone");
+                String text = random.nextInt(6) == 0
+                        ? pick("-1", "x", "1e99", "", "\u0000")
+                        : isZone ? "UTC" : value.asString("1");
                 address.append(before)
                         .append(parameter.get("name").asString())
                         .append('=')
@@ -143,6 +150,8 @@ public class FuzzTest extends OverHttp {
         if (type.equals("text/csv")) {
             return pick(
                     "time,watts\n2026-01-01T00:00:00Z,5\n2026-01-01T01:00:00Z,7\n",
+                    "time,ghi,temperature,volts,watts\n2026-01-01T00:00Z,0,5,25,9\n2026-01-01T01:00Z,0,5,25,9\n",
+                    "time,ghi,temperature,volts,watts,min V\n2026-01-01T00:00Z,0,5,25,9,24\n2026-01-02T00:00Z,0,5,25,9,23\n",
                     "x",
                     "",
                     "time,ghi,temperature\n,,\n",
@@ -192,6 +201,12 @@ public class FuzzTest extends OverHttp {
                 case "Plan" -> plan.deepCopy();
                 case "PlanDocument" ->
                     JSON.createObjectNode().put("schemaVersion", 1).set("plan", plan.deepCopy());
+                case "LogEntry" ->
+                    JSON.createObjectNode()
+                            .put("id", UUID.randomUUID().toString())
+                            .put("kind", "NOTE")
+                            .put("at", "2026-03-01T00:00:00Z")
+                            .put("note", "x");
                 case "WeatherChoice" -> JSON.createObjectNode().set("place", JSON.createObjectNode());
                 default -> example(description.at("/components/schemas/" + name), depth + 1);
             };

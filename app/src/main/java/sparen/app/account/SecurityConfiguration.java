@@ -31,7 +31,8 @@ class SecurityConfiguration {
     @Bean
     SecurityFilterChain security(
             HttpSecurity http, SecurityContextRepository contexts, Accounts accounts, ApiTokens tokens, Clock clock) {
-        return http.authorizeHttpRequests(requests -> requests.requestMatchers("/api/session", "/api/one-time-links/**")
+        return http.authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session", "/api/one-time-links/**", "/api/calendar/*")
                         .permitAll()
                         // Who may do what there, each operation says: Access looks at it.
                         .requestMatchers("/api/**", "/v3/api-docs")

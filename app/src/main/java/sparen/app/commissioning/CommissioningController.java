@@ -25,6 +25,7 @@ import sparen.app.plan.PlanService;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
+import sparen.app.web.Photo;
 import sparen.app.web.Refusal;
 import sparen.handover.Commissioning;
 import sparen.handover.WorkStep;

@@ -52,19 +52,25 @@ public class Crews {
 
     /** The sites that are not there for somebody. */
     public Set<String> hiddenFrom(Authentication who) {
-        return sites(who, one -> one.changes() == null);
+        return hiddenFrom(who.getName(), Role.of(who).reaches(Role.ADMINISTRATOR));
+    }
+
+    /** The sites that are not there for an account. */
+    public Set<String> hiddenFrom(String account, boolean isAdministrator) {
+        return isAdministrator
+                ? Set.of()
+                : mapper.seenBy(account).stream()
+                        .filter(one -> one.changes() == null)
+                        .map(CrewMapper.Seen::siteId)
+                        .collect(Collectors.toUnmodifiableSet());
     }
 
     /** The sites that somebody sees and may not change, whatever their role. */
     public Set<String> onlySeenBy(Authentication who) {
-        return sites(who, one -> Boolean.FALSE.equals(one.changes()));
-    }
-
-    private Set<String> sites(Authentication who, java.util.function.Predicate<CrewMapper.Seen> which) {
         return Role.of(who).reaches(Role.ADMINISTRATOR)
                 ? Set.of()
                 : mapper.seenBy(who.getName()).stream()
-                        .filter(which)
+                        .filter(one -> Boolean.FALSE.equals(one.changes()))
                         .map(CrewMapper.Seen::siteId)
                         .collect(Collectors.toUnmodifiableSet());
     }

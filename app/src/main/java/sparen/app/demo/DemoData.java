@@ -2,10 +2,16 @@ package sparen.app.demo;
 
 import java.io.IOException;
 import java.io.InputStream;
+import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.ZoneId;
+import java.util.ArrayList;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
@@ -17,6 +23,9 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.account.Accounts;
 import sparen.app.account.DeviceNetworks;
+import sparen.app.file.FileLayouts;
+import sparen.app.logbook.Logbook;
+import sparen.app.logger.LoggerFiles;
 import sparen.app.plan.PlanService;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
@@ -24,7 +33,14 @@ import sparen.app.wire.Connection;
 import sparen.app.wire.Connections;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
+import sparen.format.DailyReader;
+import sparen.logbook.EntryKind;
+import sparen.logbook.LogEntry;
 import sparen.program.Plan;
+import sparen.table.Column;
+import sparen.table.ColumnUnit;
+import sparen.table.FileKind;
+import sparen.table.Meaning;
 
 /** Puts the demo's accounts and sites into an application that has none of them yet. */
 @Component
@@ -34,6 +50,7 @@ class DemoData implements ApplicationRunner {
     private static final String TECHNICIAN = "liv";
     private static final List<String> WIRED = List.of("house-box", "shunt-box");
     private static final String KNOWN = "havorn-demo";
+    private static final int MARKER_COLUMN = 6;
 
     private final Accounts accounts;
     private final SiteService sites;
@@ -41,6 +58,9 @@ class DemoData implements ApplicationRunner {
     private final TransactionTemplate transaction;
     private final Connections connections;
     private final DeviceNetworks networks;
+    private final LoggerFiles logger;
+    private final FileLayouts layouts;
+    private final Logbook logbook;
     private final String password;
     private final Optional<Integer> devicesPort;
 
@@ -51,6 +71,9 @@ class DemoData implements ApplicationRunner {
             TransactionTemplate transaction,
             Connections connections,
             DeviceNetworks networks,
+            LoggerFiles logger,
+            FileLayouts layouts,
+            Logbook logbook,
             @Value("${sparen.demo-password}") String password,
             @Value("${sparen.demo-devices-port:#{null}}") Optional<Integer> devicesPort) {
         this.accounts = accounts;
@@ -59,6 +82,9 @@ class DemoData implements ApplicationRunner {
         this.transaction = transaction;
         this.connections = connections;
         this.networks = networks;
+        this.logger = logger;
+        this.layouts = layouts;
+        this.logbook = logbook;
         this.password = password;
         this.devicesPort = devicesPort;
     }
@@ -71,10 +97,14 @@ class DemoData implements ApplicationRunner {
             accounts.add("signe", "Signe Holmvik", password, Role.ADMINISTRATOR);
             accounts.add(TECHNICIAN, "Liv Nordhavn", password, Role.TECHNICIAN);
             accounts.add("odd", "Odd Skjærgård", password, Role.OBSERVER);
-            add("hallgrund", "Hällgrund fog-signal relay", "Levels set, test force withdrawn");
+            boolean isNew = add("hallgrund", "Hällgrund fog-signal relay", "Levels set, test force withdrawn");
             add("kvarno", "Kvarnö seed bank", "Levels, absorption and monitor set for the bank");
             add("skarvholm", "Skarvholm bird observatory", "Levels set above the batteries' own, test force withdrawn");
             devicesPort.ifPresent(this::connect);
+            if (isNew) {
+                recorded();
+                noted();
+            }
         });
     }
 
@@ -94,13 +124,61 @@ class DemoData implements ApplicationRunner {
         }
     }
 
-    private void add(String id, String name, String note) {
+    /** A month that a logger recorded at the relay. */
+    private void recorded() {
+        FileLayouts.LaidOut found =
+                layouts.of("hallgrund", FileKind.LOGGER, bytes("hallgrund-october.csv"), Optional.empty());
+        List<Column> columns = new ArrayList<>(found.layout().columns());
+        columns.add(new Column(
+                MARKER_COLUMN,
+                Meaning.CONTACT,
+                ColumnUnit.YES_OR_NO,
+                Optional.of("marker-light-output"),
+                Optional.empty()));
+        FileLayouts.LaidOut laid =
+                new FileLayouts.LaidOut(found.text(), found.layout().withColumns(columns), found.found(), false);
+        logger.take("hallgrund", "hallgrund-october.csv", laid, ZoneId.of("Europe/Stockholm"), TECHNICIAN);
+    }
+
+    /** What a device of the seed bank kept of its days, and what somebody measured there. */
+    private void noted() {
+        FileLayouts.LaidOut laid = layouts.of("kvarno", FileKind.DAILY, bytes("kvarno-daily.csv"), Optional.empty());
+        logbook.putDays(
+                "kvarno",
+                DailyReader.read(laid.text(), laid.layout(), ZoneId.of("Europe/Stockholm"))
+                        .days(),
+                TECHNICIAN);
+        logbook.keep(
+                "kvarno",
+                new LogEntry(
+                        UUID.fromString("7f0c1f34-6f5e-4d6e-9f43-0a6b5f3a9d01"),
+                        EntryKind.SPECIFIC_GRAVITY,
+                        Instant.parse("2026-11-20T10:30:00Z"),
+                        Optional.empty(),
+                        Map.of("electrolyteCelsius", 12.0),
+                        List.of(1.246, 1.244, 1.248, 1.241, 1.212, 1.245, 1.247, 1.243, 1.246, 1.244, 1.242, 1.245),
+                        "Cell 5 again. Topped up by a litre after."),
+                TECHNICIAN);
+    }
+
+    private static byte[] bytes(String name) {
+        try (InputStream stream = new ClassPathResource("demo/" + name).getInputStream()) {
+            return stream.readAllBytes();
+        } catch (IOException broken) {
+            throw new UncheckedIOException("the demo file " + name + " cannot be read", broken);
+        }
+    }
+
+    /** Whether it was not there before: what somebody has taken out of the demo stays out. */
+    private boolean add(String id, String name, String note) {
         sites.add(id, name);
-        if (plans.latest(id).isEmpty()) {
+        boolean isNew = plans.latest(id).isEmpty();
+        if (isNew) {
             plans.save(id, Optional.empty(), "As found", plan(id + "-as-found"), TECHNICIAN);
             plans.save(id, Optional.of(0), note, plan(id), TECHNICIAN);
             LOG.info("demo data of {} is in place", id);
         }
+        return isNew;
     }
 
     private static Plan plan(String name) {

@@ -7,16 +7,17 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
+import sparen.app.file.FileLayouts;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.Profile;
 import sparen.format.ProfileReader;
 import sparen.program.Plan;
+import sparen.table.FileKind;
 
 /** Reads, keeps and hands out consumption profiles. */
 @Service
@@ -26,13 +27,16 @@ public class ProfileService {
     private final AuditLog audit;
     private final TransactionTemplate transaction;
     private final ApplicationEventPublisher events;
+    private final FileLayouts layouts;
 
     ProfileService(
             ProfileMapper mapper,
             Clock clock,
             AuditLog audit,
             TransactionTemplate transaction,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            FileLayouts layouts) {
+        this.layouts = layouts;
         this.events = events;
         this.audit = audit;
         this.transaction = transaction;
@@ -63,16 +67,12 @@ public class ProfileService {
      *
      * @throws Refusal when a line is bad; nothing is taken then
      */
-    ProfileMapper.About take(String siteId, String name, String text, ZoneId zone, String account) {
-        ProfileReader.Reading reading = ProfileReader.read(text, zone);
+    ProfileMapper.About take(String siteId, String name, FileLayouts.LaidOut laid, ZoneId zone, String account) {
+        ProfileReader.Reading reading = ProfileReader.read(laid.text(), laid.layout(), zone);
         Profile profile = reading.profile()
-                .orElseThrow(() -> new Refusal(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        "bad-profile",
-                        reading.badLineCount() + " lines cannot be read. Nothing was taken.",
-                        Map.of("badLines", reading.badLines(), "badLineCount", reading.badLineCount())));
+                .orElseThrow(() -> FileLayouts.refused("bad-profile", reading.badLines(), reading.badLineCount()));
         ProfileMapper.About about = new ProfileMapper.About(
-                Packed.id("p-", text + "\n" + zone),
+                Packed.id("p-", laid.text() + "\n" + zone + "\n" + laid.layout()),
                 name,
                 profile.start().orElse(null),
                 reading.lines(),
@@ -82,6 +82,7 @@ public class ProfileService {
                 clock.instant());
         transaction.executeWithoutResult(status -> {
             mapper.insert(siteId, about, Packed.pack(profile.seconds(), profile.watts()), account);
+            layouts.remember(siteId, FileKind.CONSUMPTION, laid, account);
             audit.note(Deed.PROFILE_TAKEN_IN, siteId, name);
         });
         events.publishEvent(new ProfileTaken(siteId));

@@ -31,6 +31,7 @@ import sparen.study.Chain;
 @RestController
 class RunPartsController {
     private static final int MOST_BUCKETS = 4000;
+    private static final int MOST_STEPS = 20_000;
     private static final int MOST_EVENTS = 500;
     private static final MediaType CSV = MediaType.parseMediaType("text/csv;charset=UTF-8");
     private static final String AFTER = "after";
@@ -122,7 +123,14 @@ class RunPartsController {
                 .toList();
     }
 
-    /** A run as a table: trace, events, or ledger by days. */
+    /**
+     * A run as a table: trace, events, or ledger by days.
+     *
+     * @param from of a trace, since the start of the run (s)
+     * @param to of a trace (s); 0 for its end
+     * @param step of a trace: whole steps of so long (s), from a whole one on; 0 for as fine as a picture
+     * @param bom whether a byte order mark stands before it, for programs that want one
+     */
     @GetMapping("/api/season/{siteId}/runs/{id}/{table}.csv")
     @Allowed(Role.OBSERVER)
     ResponseEntity<String> table(
@@ -131,14 +139,16 @@ class RunPartsController {
             @PathVariable String table,
             @RequestParam(defaultValue = "before") String side,
             @RequestParam(defaultValue = "0") double from,
-            @RequestParam(defaultValue = "0") double to) {
+            @RequestParam(defaultValue = "0") double to,
+            @RequestParam(defaultValue = "0") int step,
+            @RequestParam(defaultValue = "false") boolean bom) {
         Work work = works.asked(siteId, id);
         Recorded recorded = recorded(work, side);
         RunInputs inputs = inputs(work, side);
         String text;
         if (table.equals("trace")) {
             double end = to == 0 ? recorded.result().seconds() : to;
-            Window window = new Window(from, end, MOST_BUCKETS);
+            Window window = step == 0 ? new Window(from, end, MOST_BUCKETS) : inSteps(from, end, step);
             text = RunTables.trace(recorded.recording().trace(window), inputs.start());
         } else if (table.equals("events")) {
             text = RunTables.events(recorded.result(), inputs.start());
@@ -154,7 +164,16 @@ class RunPartsController {
         return ResponseEntity.ok()
                 .contentType(CSV)
                 .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
-                .body(text);
+                .body(bom ? "\uFEFF" + text : text);
+    }
+
+    /** Whole steps that hold a span of a run (s). */
+    private static Window inSteps(double from, double to, int step) {
+        Bounds.within("step", step, "s", 1, 86_400);
+        double first = Math.floor(from / step) * step;
+        double count = Math.ceil((to - first) / step);
+        Bounds.within("step", count, "steps", 1, MOST_STEPS);
+        return new Window(first, first + count * step, (int) count);
     }
 
     private Recorded recorded(String siteId, String id, String side) {

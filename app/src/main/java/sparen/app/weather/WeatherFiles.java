@@ -1,21 +1,18 @@
 package sparen.app.weather;
 
-import java.io.IOException;
-import java.io.StringReader;
-import java.io.UncheckedIOException;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.List;
-import java.util.Map;
-import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
+import sparen.app.file.FileLayouts;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.WeatherFile;
 import sparen.format.WeatherReader;
+import sparen.table.FileKind;
 
 /** Reads, keeps and hands out weather files. */
 @Service
@@ -26,8 +23,15 @@ public class WeatherFiles {
     private final Clock clock;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
+    private final FileLayouts layouts;
 
-    WeatherFiles(WeatherFileMapper mapper, Clock clock, AuditLog audit, TransactionTemplate transaction) {
+    WeatherFiles(
+            WeatherFileMapper mapper,
+            Clock clock,
+            AuditLog audit,
+            TransactionTemplate transaction,
+            FileLayouts layouts) {
+        this.layouts = layouts;
         this.audit = audit;
         this.transaction = transaction;
         this.mapper = mapper;
@@ -61,16 +65,12 @@ public class WeatherFiles {
      *
      * @throws Refusal when a line is bad; nothing is taken then
      */
-    WeatherFileMapper.About take(String siteId, String name, String text, ZoneId zone, String account) {
-        WeatherReader.Reading reading = read(text, zone);
+    WeatherFileMapper.About take(String siteId, String name, FileLayouts.LaidOut laid, ZoneId zone, String account) {
+        WeatherReader.Reading reading = WeatherReader.read(laid.text(), laid.layout(), zone);
         WeatherFile file = reading.weather()
-                .orElseThrow(() -> new Refusal(
-                        HttpStatus.UNPROCESSABLE_CONTENT,
-                        "bad-weather-file",
-                        reading.badLineCount() + " lines cannot be read. Nothing was taken.",
-                        Map.of("badLines", reading.badLines(), "badLineCount", reading.badLineCount())));
+                .orElseThrow(() -> FileLayouts.refused("bad-weather-file", reading.badLines(), reading.badLineCount()));
         WeatherFileMapper.About about = new WeatherFileMapper.About(
-                Packed.id("w-", text + "\n" + zone),
+                Packed.id("w-", laid.text() + "\n" + zone + "\n" + laid.layout()),
                 name,
                 file.first(),
                 file.stepSeconds(),
@@ -79,16 +79,9 @@ public class WeatherFiles {
                 clock.instant());
         transaction.executeWithoutResult(status -> {
             mapper.insert(siteId, about, Packed.pack(file.globalWatts(), file.diffuseWatts(), file.celsius()), account);
+            layouts.remember(siteId, FileKind.WEATHER, laid, account);
             audit.note(Deed.WEATHER_TAKEN_IN, siteId, name);
         });
         return about;
-    }
-
-    private static WeatherReader.Reading read(String text, ZoneId zone) {
-        try {
-            return WeatherReader.read(new StringReader(text), zone);
-        } catch (IOException impossible) {
-            throw new UncheckedIOException("reading from memory", impossible);
-        }
     }
 }

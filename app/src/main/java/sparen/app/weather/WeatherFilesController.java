@@ -3,6 +3,7 @@ package sparen.app.weather;
 import java.time.Instant;
 import java.time.ZoneId;
 import java.util.List;
+import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -12,20 +13,22 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
+import sparen.app.file.FileLayouts;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.quantity.Bounds;
+import sparen.table.FileKind;
 
-/** Takes weather files in: EPW, or CSV with time, light and temperature. */
+/** Takes weather files in: EPW, or any table with times, light and temperature. */
 @RestController
 class WeatherFilesController {
-    private static final int MOST_CHARACTERS = 60_000_000;
-
     private final WeatherFiles files;
     private final SiteService sites;
+    private final FileLayouts layouts;
 
-    WeatherFilesController(WeatherFiles files, SiteService sites) {
+    WeatherFilesController(WeatherFiles files, SiteService sites, FileLayouts layouts) {
+        this.layouts = layouts;
         this.files = files;
         this.sites = sites;
     }
@@ -65,11 +68,12 @@ class WeatherFilesController {
             @PathVariable String siteId,
             @RequestParam String name,
             @RequestParam ZoneId zone,
-            @RequestBody String text,
+            @RequestParam Optional<String> layout,
+            @RequestBody byte[] file,
             Authentication authentication) {
         sites.mustExist(siteId);
         Bounds.name("name", name);
-        Bounds.within("file", text.length(), "characters", 1, MOST_CHARACTERS);
-        return WeatherFileAbout.of(files.take(siteId, name, text, zone, authentication.getName()));
+        return WeatherFileAbout.of(files.take(
+                siteId, name, layouts.of(siteId, FileKind.WEATHER, file, layout), zone, authentication.getName()));
     }
 }

@@ -1,4 +1,4 @@
-package sparen.app.commissioning;
+package sparen.app.web;
 
 import java.awt.image.BufferedImage;
 import java.io.ByteArrayInputStream;
@@ -15,7 +15,7 @@ import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 
 /** A photo as it is kept: drawn anew, so that nothing is left of what a camera writes beside the picture, such as the place. */
-final class Photo {
+public final class Photo {
     /** A side of a kept photo (pixels). */
     private static final int MOST_SIDE = 1600;
     /** The most that is unpacked (pixels): a small file can be a very large picture. */
@@ -34,7 +34,7 @@ final class Photo {
      * @param given JPEG or PNG, whatever it calls itself
      * @throws InvalidQuantity when it is neither, or damaged, or too large
      */
-    static byte[] redrawn(byte[] given) {
+    public static byte[] redrawn(byte[] given) {
         try {
             mustBePicture(given);
             ByteArrayOutputStream redrawn = new ByteArrayOutputStream();

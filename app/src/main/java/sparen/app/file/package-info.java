@@ -1,0 +1,2 @@
+/** How files that are brought are laid out: as found or as somebody says, and that is remembered. */
+package sparen.app.file;
