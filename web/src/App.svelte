@@ -18,6 +18,7 @@
     '/site/:site/season/:part?': wrap({ asyncComponent: () => import('./season/SeasonPage.svelte') }),
     '/site/:site/handover/card': wrap({ asyncComponent: () => import('./handover/CardPage.svelte') }),
     '/site/:site/handover/:part?': wrap({ asyncComponent: () => import('./handover/HandoverPage.svelte') }),
+    '/site/:site/log/:part?': wrap({ asyncComponent: () => import('./log/LogPage.svelte') }),
     '*': NotFound,
   };
 

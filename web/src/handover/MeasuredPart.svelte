@@ -4,8 +4,8 @@
   import { measuredNumber } from '../lib/live/siteNow.svelte';
   import { minute } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { theme } from '../lib/shell/theme.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import Chart from '../lib/tape/Chart.svelte';
   import type { Line } from '../lib/tape/tape';
 
   /** What a device has measured until now, with the levels of the plan. */
@@ -32,8 +32,6 @@
   let hours = $state(24);
   let all = $state.raw<Measurement[]>();
   let problem = $state.raw<Problem>();
-  let width = $state(0);
-  let host = $state<HTMLElement>();
   let hovered = $state<number>();
   /** What was measured last before where the pointer is. */
   const pointed = $derived(
@@ -55,29 +53,6 @@
     void load();
     const again = setInterval(load, ASKED_EVERY);
     return () => clearInterval(again);
-  });
-
-  $effect(() => {
-    const [there, what, wide, lines] = [host, all, width, levels];
-    if (!there || !what || what.length < 2 || !wide || theme.dark === undefined) return;
-    let drawn: { destroy: () => void } | undefined;
-    let ended = false;
-    void chart.then(({ measuredChart }) => {
-      if (ended) return;
-      const common = {
-        width: wide,
-        zone,
-        choose: () => undefined,
-        hover: (seconds: number | undefined) => (hovered = seconds),
-        start: 0,
-        isLit: () => false,
-      };
-      drawn = measuredChart(there, what, lines, HIGH, common);
-    });
-    return () => {
-      ended = true;
-      drawn?.destroy();
-    };
   });
 </script>
 
@@ -103,8 +78,12 @@
   {:else if all.length < 2}
     <p class="py-4">Hardly anything has been measured yet: it is asked every ten seconds.</p>
   {:else}
-    <div bind:clientWidth={width} class="w-full overflow-hidden">
-      <div bind:this={host} role="img" aria-label="Battery voltage that {called} has measured"></div>
-    </div>
+    <Chart
+      label="Battery voltage that {called} has measured"
+      {zone}
+      of={[all, levels]}
+      hover={(seconds) => (hovered = seconds)}
+      draw={async (host, common) => (await chart).measuredChart(host, all ?? [], levels, HIGH, common)}
+    />
   {/if}
 </details>

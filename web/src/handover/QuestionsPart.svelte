@@ -1,9 +1,10 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { decimal } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
-  import { session } from '../lib/shell/session.svelte';
+  import { Kept } from '../lib/shell/kept';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import { answered, isAnswered, questionsOf, typedNumber, type Answer, type Question } from './questions';
 
@@ -12,28 +13,18 @@
 
   const plan = $derived(editor.plan);
   const questions = $derived(plan ? questionsOf(plan) : []);
-  const key = $derived(`sparen.draft.${session.person?.name}.questions.${editor.site}`);
-  let answers = $state<Record<string, Answer>>(kept());
+  const kept = $derived(new Kept<Record<string, Answer>>(`questions.${editor.site}`));
+  let answers = $state<Record<string, Answer>>(untrack(() => kept.read()) ?? {});
   let taken = $state('');
   const count = $derived(questions.filter((one) => isAnswered(answers[one.path])).length);
   const wrong = $derived(questions.some((one) => numberless(one)));
-
-  function kept(): Record<string, Answer> {
-    try {
-      return JSON.parse(localStorage.getItem(key) ?? '{}') as Record<string, Answer>;
-    } catch {
-      // What cannot be read was never whole; it is typed again.
-      localStorage.removeItem(key);
-      return {};
-    }
-  }
 
   const of = (one: Question): Answer => answers[one.path] ?? { value: '', said: '' };
   const numberless = (one: Question) => typedNumber(one, of(one)) === undefined;
 
   function type(one: Question, what: Partial<Answer>) {
     answers = { ...answers, [one.path]: { ...of(one), ...what } };
-    localStorage.setItem(key, JSON.stringify(answers));
+    kept.write(answers);
   }
 
   async function take(event: SubmitEvent) {
@@ -44,7 +35,7 @@
     await editor.save();
     if (editor.dirty) return;
     answers = {};
-    localStorage.removeItem(key);
+    kept.clear();
     taken = `${says} saved as revision ${editor.revision?.number}.`;
   }
 </script>

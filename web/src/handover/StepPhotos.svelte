@@ -3,7 +3,7 @@
   import type { CommissioningView, StepPhoto, WorkStep } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
   import FileChoice from '../lib/shell/FileChoice.svelte';
-  import { base64, smaller } from './photos';
+  import { base64, smaller } from '../lib/shell/photos';
 
   /** Photos of a step: looked at, taken, taken away and put back. */
   interface Props {

@@ -1,6 +1,6 @@
 import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
 import type { BenchTestView, TriedStep } from '../lib/api/api';
-import { session } from '../lib/shell/session.svelte';
+import { Kept } from '../lib/shell/kept';
 
 /** What is typed at a step and not kept yet. */
 export interface Typed {
@@ -21,22 +21,13 @@ export class BenchTests {
   /** What it is measured with: the same for most steps. */
   instrument = $state('');
   typed = $state<Record<string, Typed>>({});
+  private readonly kept: Kept<{ instrument: string; typed: Record<string, Typed> }>;
 
   constructor(readonly site: string) {
-    const kept = localStorage.getItem(this.key);
-    if (!kept) return;
-    try {
-      const draft = JSON.parse(kept) as { instrument: string; typed: Record<string, Typed> };
-      this.instrument = draft.instrument;
-      this.typed = draft.typed;
-    } catch {
-      // What cannot be read was never whole; it is measured again.
-      localStorage.removeItem(this.key);
-    }
-  }
-
-  private get key() {
-    return `sparen.draft.${session.person?.name}.test.${this.site}`;
+    this.kept = new Kept(`test.${site}`);
+    const draft = this.kept.read();
+    this.instrument = draft?.instrument ?? '';
+    this.typed = draft?.typed ?? {};
   }
 
   get going() {
@@ -57,7 +48,7 @@ export class BenchTests {
   }
 
   keep() {
-    localStorage.setItem(this.key, JSON.stringify({ instrument: this.instrument, typed: this.typed }));
+    this.kept.write({ instrument: this.instrument, typed: this.typed });
   }
 
   async load() {

@@ -1,6 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import type { DeviceHeld, Handover, ReadEntry } from '../lib/api/api';
-import { session } from '../lib/shell/session.svelte';
+import { Kept } from '../lib/shell/kept';
 
 /** What stands in the devices of a site, and what is being read off them. */
 export class Held {
@@ -25,25 +25,16 @@ export class DeviceRound {
   busy = $state(false);
   /** Made once for what is typed: sent twice, it is kept once. */
   private id: string = crypto.randomUUID();
+  private readonly kept: Kept<{ said: Record<string, string>; id: string }>;
 
   constructor(
     private readonly held: Held,
     private readonly device: string,
   ) {
-    const kept = localStorage.getItem(this.key);
-    if (!kept) return;
-    try {
-      const draft = JSON.parse(kept) as { said: Record<string, string>; id: string };
-      this.said = draft.said;
-      this.id = draft.id;
-    } catch {
-      // What cannot be read was never whole; the device is read again.
-      localStorage.removeItem(this.key);
-    }
-  }
-
-  private get key() {
-    return `sparen.draft.${session.person?.name}.reading.${this.held.site}.${this.device}`;
+    this.kept = new Kept(`reading.${held.site}.${device}`);
+    const draft = this.kept.read();
+    this.said = draft?.said ?? {};
+    this.id = draft?.id ?? this.id;
   }
 
   get count() {
@@ -52,7 +43,7 @@ export class DeviceRound {
 
   say(place: string, text: string) {
     this.said = { ...this.said, [place]: text };
-    localStorage.setItem(this.key, JSON.stringify({ said: this.said, id: this.id }));
+    this.kept.write({ said: this.said, id: this.id });
   }
 
   /** Why an entry was refused; undefined where it was not. */
@@ -64,7 +55,7 @@ export class DeviceRound {
   }
 
   leave() {
-    localStorage.removeItem(this.key);
+    this.kept.clear();
     this.said = {};
     this.id = crypto.randomUUID();
     this.problem = undefined;

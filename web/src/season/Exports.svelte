@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Plan } from '../lib/api/api';
+  import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import { savePicture, tapePicture } from '../lib/tape/picture';
   import type { Line } from '../lib/tape/tape';
@@ -7,6 +8,18 @@
 
   /** A run to take away: tables, and the tape that is shown as a picture or on paper. */
   let { season, plan, lines }: { season: SeasonRun; plan: Plan; lines: Line[] } = $props();
+
+  /** Steps that a table of what is shown can have: no more than 20,000 of them. */
+  const STEPS: [number, string][] = [
+    [0, 'as fine as the picture'],
+    [60, '1 min'],
+    [900, '15 min'],
+    [3600, '1 h'],
+  ];
+  const steps = $derived(
+    STEPS.filter(([seconds]) => seconds === 0 || (shown.to - shown.from) / seconds < 20_000),
+  );
+  let step = $state(0);
 
   const LINK = 'flex min-h-11 items-center underline';
   const base = $derived(`/api/season/${season.site}/runs/${season.done?.work.id}`);
@@ -26,7 +39,17 @@
   <span class="text-soft">Take away</span>
   <a class={LINK} href="{base}/events.csv" download>events (CSV)</a>
   <a class={LINK} href="{base}/ledger.csv" download>ledger by day (CSV)</a>
-  <a class={LINK} href="{base}/trace.csv?from={shown.from}&to={shown.to}" download>what is shown (CSV)</a>
+  <a
+    class={LINK}
+    href="{base}/trace.csv?from={shown.from}&to={shown.to}{step ? `&step=${step}` : ''}"
+    download>what is shown (CSV)</a
+  >
+  <label class="flex items-center gap-2"
+    >in steps of
+    <select class="{FIELD} text-sm" bind:value={step}>
+      {#each steps as [seconds, word] (seconds)}<option value={seconds}>{word}</option>{/each}
+    </select>
+  </label>
   <button class={LINK} onclick={() => picture(false)}>picture (SVG)</button>
   <button class={LINK} onclick={() => picture(true)}>picture (PNG)</button>
   <button class={LINK} onclick={() => window.print()}>print</button>

@@ -17,7 +17,7 @@
     /** Site whose places are offered in the rail; none on the list of sites. */
     site?: string;
     /** Which place this is. */
-    place?: 'sites' | 'plan' | 'bench' | 'season' | 'handover' | 'account' | 'accounts';
+    place?: 'sites' | 'plan' | 'bench' | 'season' | 'handover' | 'log' | 'account' | 'accounts';
     /** Beside the title: revision, saving. */
     header?: Snippet;
     children: Snippet;
@@ -34,6 +34,7 @@
           { key: 'bench', name: 'Bench', letter: 'b', address: `/site/${site}/bench` },
           { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
           { key: 'handover', name: 'Handover', letter: 'h', address: `/site/${site}/handover` },
+          { key: 'log', name: 'Log', letter: 'l', address: `/site/${site}/log` },
         ]
       : session.administers
         ? [{ key: 'accounts', name: 'People', letter: 'a', address: '/accounts' }]
@@ -88,7 +89,7 @@
     {#each places as one (one.key)}
       <a
         href="#{one.address}"
-        class="flex min-h-11 items-center px-2.5 max-[374px]:px-1.5 md:px-4 {place === one.key
+        class="flex min-h-11 items-center px-2 max-[374px]:px-1 max-[374px]:text-sm md:px-4 {place === one.key
           ? 'bg-paper font-bold max-md:border-b-4 max-md:border-ink md:border-l-4 md:border-ink md:pl-3'
           : ''}"
         aria-current={place === one.key ? 'page' : undefined}>{one.name}</a

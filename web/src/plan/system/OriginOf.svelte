@@ -16,6 +16,7 @@
     ['STANDARD', '§', 'standard'],
     ['COMMON_PRACTICE', '~', 'common practice'],
     ['MEASURED', '≈', 'measured'],
+    ['FITTED', '∿', 'fitted to what was recorded'],
     ['GUESS', '?', 'unconfirmed'],
   ];
   const origin = $derived(editor.plan?.origins[path]);

@@ -237,6 +237,7 @@ public class SeasonJourneyTest extends BrowserTest {
         input.setInputFiles(bad);
         assertThat(page.getByText("line 482")).isVisible();
         input.setInputFiles(file);
+        button(page, "Take it").click();
         assertThat(exact(page, "weather").locator("option:checked")).hasText("file grey-october.csv");
         assertThat(page.locator("[data-work]")).hasAttribute("data-work", "DONE");
         // From the fifth on the file has sixteen days; thirty are beyond it, and that is said.

@@ -28,6 +28,8 @@ public class SupplyChainTest {
             "ISC",
             "BSD-2-Clause",
             "BSD-3-Clause",
+            // as the calendar library calls BSD-2-Clause
+            "FreeBSD License",
             "CC0-1.0",
             "OFL-1.1",
             "EPL-2.0",
