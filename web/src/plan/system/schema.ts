@@ -47,11 +47,15 @@ export function schemaOf(name: string): Schema {
   return found;
 }
 
-/** A schema with its reference followed; what is said at the place itself wins. */
+/**
+ * A schema with its reference followed; what is said at the place itself wins, and what is said of
+ * the type stays with the type.
+ */
 export function followed(schema: Schema): Schema {
   if (!schema.$ref) return schema;
   const { $ref, ...said } = schema;
-  return { ...schemaOf($ref.replace('#/$defs/', '')), ...said };
+  const { title: _, description: __, ...type } = schemaOf($ref.replace('#/$defs/', ''));
+  return { ...type, ...said };
 }
 
 /** The kind that a schema of several fixes. */

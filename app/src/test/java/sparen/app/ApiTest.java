@@ -11,7 +11,10 @@ import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Set;
 import java.util.concurrent.Callable;
 import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.ExecutorService;
@@ -22,6 +25,7 @@ import java.util.regex.Pattern;
 import java.util.stream.IntStream;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.app.web.ApiExamples;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
@@ -481,5 +485,57 @@ public class ApiTest extends OverHttp {
         }
         boolean same = description.equals(JSON.readTree(Files.readString(OPENAPI)));
         assertTrue(same, "web/openapi.json does not describe the API as it is; run scripts/openapi");
+    }
+
+    /** Every operation says what it does, by a name of its own, how one signs in for it and how it refuses. */
+    @Test
+    public void theDescriptionOfTheApiSaysWhatEachOperationDoes() throws Exception {
+        JsonNode description = JSON.readTree(Files.readString(OPENAPI));
+        Set<String> names = new HashSet<>();
+        for (JsonNode path : description.get("paths")) {
+            for (JsonNode operation : path) {
+                String name = operation.get("operationId").asString();
+                assertTrue(names.add(name), "two operations are called " + name);
+                assertTrue(operation.path("summary").asString("").endsWith("."), name + " says nothing");
+                assertTrue(operation.get("responses").has("default"), name);
+                assertEquals(
+                        operation.path("security").size(),
+                        operation.get("x-role").asString().equals("ANYONE") ? 0 : 2,
+                        name);
+            }
+        }
+        for (Map.Entry<String, JsonNode> type :
+                description.at("/components/schemas").properties()) {
+            assertFalse(type.getValue().path("title").asString("").isBlank(), type.getKey() + " has no title");
+        }
+    }
+
+    /** Every example in the description is taken as it stands. */
+    @Test(dataProvider = "examples")
+    public void examplesOfTheDescriptionAreTaken(String operation, String body) throws Exception {
+        String[] methodAndPath = operation.split(" ");
+        HttpResponse<String> taken = signedIn("signe")
+                .send(methodAndPath[0], ApiExamples.address(methodAndPath[1]), "application/json", body);
+        assertTrue(taken.statusCode() / 100 == 2, operation + ": " + taken.statusCode() + taken.body());
+    }
+
+    @DataProvider
+    public static Object[][] examples() {
+        return ApiExamples.BODIES.entrySet().stream()
+                .map(one -> new Object[] {one.getKey(), one.getValue()})
+                .toArray(Object[][]::new);
+    }
+
+    /** What documents and the API are like is at a stable path, for everybody, and a document may say where. */
+    @Test
+    public void theSchemaIsAtAStablePath() throws Exception {
+        Browser stranger = new Browser();
+        JsonNode schema = json(stranger.get("/schema/plan-1.schema.json"));
+        assertEquals(schema.get("$id").asString(), "urn:sparen:schema:plan:1");
+        assertEquals(
+                json(stranger.get("/schema/openapi.json")).at("/info/title").asString(), "Sparen");
+        ObjectNode document = (ObjectNode) json(signedIn("liv").get("/api/sites/hallgrund/revisions/0/document"));
+        document.put("$schema", "http://127.0.0.1:" + port + "/schema/plan-1.schema.json");
+        assertEquals(signedIn("liv").post("/api/sites/documents", document).statusCode(), 201);
     }
 }

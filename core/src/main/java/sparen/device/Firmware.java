@@ -1,6 +1,5 @@
 package sparen.device;
 
-import java.util.Arrays;
 import java.util.Optional;
 import java.util.regex.Pattern;
 import sparen.quantity.Bounds;
@@ -29,7 +28,11 @@ public final class Firmware {
     public static boolean isBefore(String one, String other) {
         int[] left = numbers(one);
         int[] right = numbers(other);
-        return Arrays.compare(left, right) < 0;
+        int i = 0;
+        while (i < left.length - 1 && left[i] == right[i]) {
+            i++;
+        }
+        return left[i] < right[i];
     }
 
     private static int[] numbers(String version) {

@@ -1,10 +1,10 @@
 package sparen.quantity;
 
+import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.ServiceLoader;
-import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.StreamSupport;
@@ -12,17 +12,17 @@ import java.util.stream.StreamSupport;
 /**
  * What is known of a record without looking at its class.
  *
+ * @param kindOf the sealed types that it is a kind of
  * @param names of its components, in order
- * @param holds of what type each component is, in order; of an optional or a list, what is in it
- * @param lists the names of those that are lists
+ * @param shapes what each component holds, in order
  * @param values of a record's components, in order
  * @param make a record of values in order; its compact constructor looks at them
  */
 public record RecordType(
         Class<? extends Record> type,
+        List<Class<?>> kindOf,
         List<String> names,
-        List<Class<?>> holds,
-        Set<String> lists,
+        List<Shape> shapes,
         Function<Record, Object[]> values,
         Function<Object[], Record> make) {
     private static final Map<Class<?>, RecordType> ALL = StreamSupport.stream(
@@ -55,14 +55,27 @@ public record RecordType(
         return type;
     }
 
-    /** Of what type a component is; empty when there is none of that name. */
+    /** Whether a class is a record that is known. */
+    public static boolean isOne(Class<?> type) {
+        return ALL.containsKey(type);
+    }
+
+    /** All records of the modules that are there, in the order of their names. */
+    public static List<RecordType> all() {
+        return ALL.values().stream()
+                .sorted(Comparator.comparing(record -> record.type().getName()))
+                .toList();
+    }
+
+    /** Of what type a component is, or what is in its optional or list; empty when there is none of that name. */
     public Optional<Class<?>> holds(String component) {
         int index = names.indexOf(component);
-        return index < 0 ? Optional.empty() : Optional.of(holds.get(index));
+        return index < 0 ? Optional.empty() : Optional.of(shapes.get(index).type());
     }
 
     /** Whether a component is a list. */
     public boolean isList(String component) {
-        return lists.contains(component);
+        int index = names.indexOf(component);
+        return index >= 0 && shapes.get(index) instanceof Shape.Many;
     }
 }

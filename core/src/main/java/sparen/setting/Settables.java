@@ -72,7 +72,7 @@ public final class Settables {
 
     private static void add(List<Settable> all, String name, Class<?> type) {
         leaf(name, type).ifPresent(all::add);
-        if (type.isRecord()) {
+        if (RecordType.isOne(type)) {
             RecordType record = RecordType.of(type);
             for (String component : record.names()) {
                 Class<?> held = record.holds(component).orElseThrow();
@@ -103,7 +103,7 @@ public final class Settables {
 
     /** What has an id is a part of its own. */
     private static boolean isPart(Class<?> type) {
-        return type.isRecord() && RecordType.of(type).names().contains("id");
+        return RecordType.isOne(type) && RecordType.of(type).names().contains("id");
     }
 
     private static Optional<Settable> leaf(String name, Class<?> type) {
@@ -132,7 +132,7 @@ public final class Settables {
                 inList = false;
                 continue;
             }
-            if (inList || type.filter(Class::isRecord).isEmpty()) {
+            if (inList || type.filter(RecordType::isOne).isEmpty()) {
                 return Optional.empty();
             }
             RecordType record = RecordType.of(type.get());

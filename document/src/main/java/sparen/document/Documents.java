@@ -6,23 +6,16 @@ import com.fasterxml.jackson.annotation.JsonInclude;
 import com.fasterxml.jackson.annotation.JsonTypeInfo;
 import com.fasterxml.jackson.annotation.Nulls;
 import java.util.Collection;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.TreeMap;
 import sparen.device.Knob;
 import sparen.device.NumberKnob;
 import sparen.examined.Cure;
 import sparen.program.Mode;
 import sparen.program.Output;
-import sparen.program.Rule;
-import sparen.program.Sentence;
-import sparen.program.rule.FreeCondition;
-import sparen.program.rule.Rules;
 import sparen.quantity.InvalidQuantity;
 import sparen.quantity.Place;
-import sparen.site.AcSource;
-import sparen.site.Consumption;
+import sparen.question.Kinds;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
@@ -38,26 +31,6 @@ import tools.jackson.databind.jsontype.NamedType;
 
 /** Reads and writes plan documents, and sets up JSON for everything that carries records of the core. */
 public final class Documents {
-    /** For each type of the core that has kinds: their names in JSON, told by a field {@code kind}, and their records. */
-    public static final Map<Class<?>, Map<String, Class<?>>> KINDS = kinds();
-
-    private static Map<Class<?>, Map<String, Class<?>>> kinds() {
-        Map<Class<?>, Map<String, Class<?>>> all = new LinkedHashMap<>();
-        Map<String, Class<?>> rules = new LinkedHashMap<>();
-        Rules.ALL.forEach(kind -> rules.put(kind.name(), kind.type()));
-        all.put(Rule.class, rules);
-        for (Class<?> sealed :
-                List.of(FreeCondition.class, Consumption.class, AcSource.class, Knob.class, Sentence.Part.class)) {
-            Map<String, Class<?>> named = new TreeMap<>();
-            for (Class<?> kind : sealed.getPermittedSubclasses()) {
-                String name = kind.getSimpleName().replace("Chip", "").replace("Knob", "");
-                named.put(Character.toLowerCase(name.charAt(0)) + name.substring(1), kind);
-            }
-            all.put(sealed, named);
-        }
-        return all;
-    }
-
     private static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
 
     private Documents() {}
@@ -67,7 +40,7 @@ public final class Documents {
         builder.addMixIn(Cure.class, CureInWords.class);
         builder.addMixIn(Output.class, OlderOutput.class);
         builder.addMixIn(Mode.class, OlderMode.class);
-        KINDS.forEach((type, kinds) -> {
+        Kinds.ALL.forEach((type, kinds) -> {
             builder.addMixIn(type, type == Knob.class ? KnobByKind.class : ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
         });
@@ -185,9 +158,9 @@ public final class Documents {
         if (type.isPrimitive() || Number.class.isAssignableFrom(type)) {
             return type == boolean.class ? "true or false" : "a number";
         }
-        if (KINDS.containsKey(type)) {
+        if (Kinds.ALL.containsKey(type)) {
             return "an object with \"kind\" one of "
-                    + List.copyOf(KINDS.get(type).keySet());
+                    + List.copyOf(Kinds.ALL.get(type).keySet());
         }
         return type == String.class ? "a text" : Collection.class.isAssignableFrom(type) ? "a list" : "an object";
     }

@@ -1,6 +1,7 @@
 package sparen.document;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertNotNull;
 import static org.testng.Assert.assertTrue;
 import static org.testng.Assert.expectThrows;
@@ -28,6 +29,7 @@ import org.testng.annotations.Test;
 import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.quantity.Unit;
+import sparen.question.Kinds;
 import sparen.site.Reference;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
@@ -46,7 +48,7 @@ public class DocumentsTest {
     private static final Path SCHEMA = Path.of("../docs/schema/plan-1.schema.json");
 
     /** Types with kinds that are part of a document; sentences are made, not stored. */
-    private static final Set<Class<?>> WITH_KINDS = Documents.KINDS.keySet().stream()
+    private static final Set<Class<?>> WITH_KINDS = Kinds.ALL.keySet().stream()
             .filter(type -> type != Sentence.Part.class)
             .collect(Collectors.toSet());
 
@@ -196,6 +198,13 @@ public class DocumentsTest {
             }
         }
         assertEquals(definitions.size(), records.size() + WITH_KINDS.size(), "the types with kinds besides");
+        definitions.properties().forEach(type -> {
+            for (String said : List.of("title", "description")) {
+                assertFalse(
+                        type.getValue().path(said).asString("").isBlank(),
+                        "docs/schema/plan-1.schema.json, $defs/" + type.getKey() + " has no " + said);
+            }
+        });
     }
 
     /** An enumeration, optional or not, has the same constants in the schema. */
@@ -273,7 +282,7 @@ public class DocumentsTest {
                 gather(argument, records);
             }
         } else if (type instanceof Class<?> one && WITH_KINDS.contains(one)) {
-            for (Class<?> permitted : Documents.KINDS.get(one).values()) {
+            for (Class<?> permitted : Kinds.ALL.get(one).values()) {
                 gather(permitted, records);
             }
         } else if (type instanceof Class<?> one && one.isRecord() && records.add(one)) {

@@ -48,9 +48,14 @@ final class Client {
     }
 
     HttpResponse<String> send(String method, String path, String body) throws IOException, InterruptedException {
+        return send(method, path, body, "application/json");
+    }
+
+    HttpResponse<String> send(String method, String path, String body, String type)
+            throws IOException, InterruptedException {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(address + path))
                 .timeout(Duration.ofSeconds(60))
-                .header("Content-Type", "application/json")
+                .header("Content-Type", type)
                 .method(method, HttpRequest.BodyPublishers.ofString(body));
         cookies.getCookieStore().getCookies().stream()
                 .filter(cookie -> cookie.getName().equals("XSRF-TOKEN"))

@@ -6,6 +6,9 @@ import static org.testng.Assert.assertTrue;
 import java.io.IOException;
 import java.net.http.HttpResponse;
 import java.time.Duration;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneOffset;
 import java.util.Random;
 import java.util.TreeMap;
 import java.util.concurrent.CompletableFuture;
@@ -18,7 +21,10 @@ import sparen.app.TestDatabase;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
 
-/** Application or database killed in the middle of saving: every acknowledged revision is there, none is half there. */
+/**
+ * Application or database killed in the middle of saving and of taking a logger's file in: every acknowledged revision is
+ * there, no revision and no file is half there.
+ */
 public class DurabilityTest {
     private static final String REVISIONS = "/api/sites/hallgrund/revisions";
 
@@ -26,6 +32,12 @@ public class DurabilityTest {
     private static final int KILLS = Integer.getInteger("sparen.kills", 2);
     /** Further back revisions were looked at before; at the end all are. */
     private static final int LOOKED_AT = 60;
+
+    private static final String FILES = "/api/sites/hallgrund/logger-files";
+    /** Long enough that a kill falls into taking it. */
+    private static final int MINUTES = 60_000;
+
+    private static final int MONTHS_APART = 2;
 
     /** The application is killed and started again, then the database under it, and so on, each at a random instant. */
     @Test
@@ -40,6 +52,9 @@ public class DurabilityTest {
                 int after = 2 + random.nextInt(9);
                 // An application takes longer to come up than a database to recover: the check has one of each.
                 boolean isApplication = kill % 4 == 0;
+                int one = kill;
+                String address = application.address();
+                CompletableFuture<Boolean> taken = CompletableFuture.supplyAsync(() -> takeFile(address, one));
                 acknowledged.putAll(saveUntilKilled(
                         application, isApplication ? application::kill : database::kill, after, random.nextInt(40)));
                 if (isApplication) {
@@ -47,7 +62,11 @@ public class DurabilityTest {
                 } else {
                     database.start();
                 }
-                verify(new Client(application.address(), "liv"), acknowledged, acknowledged.lastKey() - LOOKED_AT);
+                Client client = new Client(application.address(), "liv");
+                verify(client, acknowledged, acknowledged.lastKey() - LOOKED_AT);
+                verifyFile(client, kill, taken.join());
+                assertTrue(takeFile(application.address(), kill), "the same file again");
+                verifyFile(client, kill, true);
             }
             verify(new Client(application.address(), "liv"), acknowledged, 0);
             System.out.println(KILLS + " kills, " + acknowledged.size() + " acknowledged, none lost");
@@ -99,6 +118,52 @@ public class DurabilityTest {
         }
         killer.join();
         return acknowledged;
+    }
+
+    private static Instant begin(int number) {
+        return LocalDate.of(2020, 1, 1)
+                .plusMonths((long) MONTHS_APART * number)
+                .atStartOfDay(ZoneOffset.UTC)
+                .toInstant();
+    }
+
+    /** Sends a file of minutes; whether it was acknowledged. */
+    private static boolean takeFile(String address, int number) {
+        StringBuilder file = new StringBuilder("time;battery V;battery A\n");
+        Instant begin = begin(number);
+        for (int minute = 0; minute < MINUTES; minute++) {
+            file.append(begin.plusSeconds(60L * minute))
+                    .append(";24.")
+                    .append(minute % 10)
+                    .append(";-3\n");
+        }
+        try {
+            return new Client(address, "liv")
+                            .send("POST", FILES + "?name=minutes-" + number + "&zone=UTC", file.toString(), "text/csv")
+                            .statusCode()
+                    == 201;
+        } catch (IOException cut) {
+            return false;
+        } catch (Exception e) {
+            throw new IllegalStateException(e);
+        }
+    }
+
+    /** What was acknowledged is there; what is there is whole, to its last line. */
+    private static void verifyFile(Client client, int number, boolean isAcknowledged) throws Exception {
+        int found = 0;
+        for (JsonNode file : client.get(FILES)) {
+            if (file.get("name").asString().equals("minutes-" + number)) {
+                found++;
+                assertEquals(file.get("lines").asInt(), MINUTES);
+                Instant last = begin(number).plusSeconds(60L * (MINUTES - 1));
+                assertEquals(file.get("last").asString(), last.toString());
+                JsonNode end = client.get("/api/sites/hallgrund/recorded?from=" + last.minusSeconds(540) + "&to="
+                        + last.plusSeconds(60) + "&buckets=10");
+                assertTrue(end.toString().contains("24.9"), end.toString());
+            }
+        }
+        assertTrue(isAcknowledged ? found == 1 : found <= 1, found + " files minutes-" + number);
     }
 
     private static void verify(Client client, TreeMap<Integer, Double> acknowledged, int from) throws Exception {

@@ -173,7 +173,7 @@ public final class RecordProcessor extends AbstractProcessor {
                 name,
                 null,
                 "package " + name.substring(0, dot)
-                        + ";\n\nimport java.util.List;\nimport sparen.quantity.RecordType;\n\n"
+                        + ";\n\nimport java.util.List;\nimport sparen.quantity.RecordType;\nimport sparen.quantity.Shape;\n\n"
                         + "/** The public records of a module. */\n@SuppressWarnings({\"unchecked\", \"rawtypes\", \"cast\"})\n"
                         + "public final class " + name.substring(dot + 1) + " implements " + SERVICE + " {\n"
                         + "    @Override\n    public List<RecordType> all() {\n        return List.of(new RecordType[] {\n"
@@ -192,12 +192,12 @@ public final class RecordProcessor extends AbstractProcessor {
         String names = components.stream()
                 .map(one -> "\"" + one.getSimpleName() + "\"")
                 .collect(Collectors.joining(", "));
-        String holds =
-                components.stream().map(one -> held(one.asType()) + ".class").collect(Collectors.joining(", "));
-        String lists = components.stream()
-                .filter(one -> isWhole(one.asType(), "java.util.List"))
-                .map(one -> "\"" + one.getSimpleName() + "\"")
+        String sealed = record.getInterfaces().stream()
+                .map(one -> (TypeElement) processingEnv.getTypeUtils().asElement(one))
+                .filter(one -> one.getModifiers().containsAll(List.of(Modifier.SEALED, Modifier.PUBLIC)))
+                .map(one -> one.getQualifiedName() + ".class")
                 .collect(Collectors.joining(", "));
+        String shapes = components.stream().map(one -> shape(one.asType())).collect(Collectors.joining(", "));
         String read = components.stream()
                 .map(one -> "((" + type + ") it)." + one.getSimpleName() + "()")
                 .collect(Collectors.joining(", "));
@@ -206,18 +206,25 @@ public final class RecordProcessor extends AbstractProcessor {
                 .collect(Collectors.joining(", "));
         return "    private static RecordType " + method + "() {\n        return new RecordType(\n                "
                 + type
-                + ".class,\n                List.of(" + names + "),\n                List.<Class<?>>of(new Class<?>[] {"
-                + holds
-                + "}),\n                java.util.Set.of(" + lists + "),\n                it -> new Object[] {" + read
+                + ".class,\n                List.<Class<?>>of(new Class<?>[] {" + sealed
+                + "}),\n                List.of(" + names + "),\n                List.<Shape>of(new Shape[] {" + shapes
+                + "}),\n                it -> new Object[] {" + read
                 + "},\n                v -> new " + type + "(" + made + "));\n    }\n";
     }
 
-    /** The type of what is in an optional or a list, else the type itself. */
-    private String held(TypeMirror type) {
-        boolean isAround = isWhole(type, "java.util.Optional") || isWhole(type, "java.util.List");
-        return isAround && type instanceof DeclaredType around
-                ? held(around.getTypeArguments().get(0))
-                : processingEnv.getTypeUtils().erasure(type).toString();
+    /** What an optional, a list or a map is around, else the type itself. */
+    private String shape(TypeMirror type) {
+        List<? extends TypeMirror> inner = type instanceof DeclaredType around ? around.getTypeArguments() : List.of();
+        if (isWhole(type, "java.util.Optional")) {
+            return "new Shape.Maybe(" + shape(inner.get(0)) + ")";
+        }
+        if (isWhole(type, "java.util.List")) {
+            return "new Shape.Many(" + shape(inner.get(0)) + ")";
+        }
+        String erased = processingEnv.getTypeUtils().erasure(type).toString();
+        return isWhole(type, "java.util.Map")
+                ? "new Shape.Named(" + inner.get(0) + ".class, " + shape(inner.get(1)) + ")"
+                : "new Shape.Whole(" + erased + ".class)";
     }
 
     private boolean isWhole(TypeMirror type, String name) {

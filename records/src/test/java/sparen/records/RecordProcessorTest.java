@@ -25,16 +25,22 @@ public class RecordProcessorTest {
             "package sparen.quantity; public interface RecordTypes { java.util.List<RecordType> all(); }",
             "sparen/quantity/RecordType.java",
             "package sparen.quantity; import java.util.*; import java.util.function.*;"
-                    + " public record RecordType(Class<? extends Record> type, List<String> names,"
-                    + " List<Class<?>> holds, Set<String> lists, Function<Record, Object[]> values, Function<Object[], Record> make) {}");
+                    + " public record RecordType(Class<? extends Record> type, List<Class<?>> kindOf, List<String> names,"
+                    + " List<Shape> shapes, Function<Record, Object[]> values, Function<Object[], Record> make) {}",
+            "sparen/quantity/Shape.java",
+            "package sparen.quantity; public interface Shape { record Whole(Class<?> type) implements Shape {}"
+                    + " record Maybe(Shape of) implements Shape {} record Many(Shape of) implements Shape {}"
+                    + " record Named(Class<?> key, Shape of) implements Shape {} }");
 
     private static final String BOX =
             """
             package shed;
             import java.util.*;
-            public record Box(String name, int sides, Optional<Double> metres, List<Lid> lids) implements BoxWith {
+            public record Box(String name, int sides, Optional<Double> metres, List<Lid> lids, Map<String, List<Double>> marks)
+                    implements BoxWith {
+                public sealed interface Thing {}
                 public Box { if (sides < 1) throw new IllegalArgumentException("sides " + sides); }
-                public record Lid(double volts) {}
+                public record Lid(double volts) implements Thing {}
                 private record Hidden(int a) {}
                 public static String tried() {
                     Box box = new BoxBuilder().name("a").sides(6).build();
@@ -51,14 +57,20 @@ public class RecordProcessorTest {
             Class<?> box = made.loadClass("shed.Box");
             assertEquals(
                     box.getMethod("tried").invoke(null),
-                    "Box[name=a, sides=4, metres=Optional.empty, lids=[]] [Lid[volts=1.0]]",
-                    "what is not given is an empty optional or list");
+                    "Box[name=a, sides=4, metres=Optional.empty, lids=[], marks={}] [Lid[volts=1.0]]",
+                    "what is not given is an empty optional, list or map");
             Object table = made.loadClass("shed.Table").getConstructor().newInstance();
             List<?> all = (List<?>) table.getClass().getMethod("all").invoke(table);
             String told = all.toString();
-            assertTrue(told.contains("shed.Box, names=[name, sides, metres, lids],"), told);
-            assertTrue(told.contains("class java.lang.Double, class shed.Box$Lid], lists=[lids]"), told);
-            assertTrue(told.contains("shed.Box$Lid, names=[volts]"), told);
+            assertTrue(told.contains("shed.Box, kindOf=[], names=[name, sides, metres, lids, marks],"), told);
+            assertTrue(
+                    told.contains(
+                            "Maybe[of=Whole[type=class java.lang.Double]], Many[of=Whole[type=class shed.Box$Lid]]"),
+                    told);
+            assertTrue(
+                    told.contains("Named[key=class java.lang.String, of=Many[of=Whole[type=class java.lang.Double]]]"),
+                    told);
+            assertTrue(told.contains("shed.Box$Lid, kindOf=[interface shed.Box$Thing], names=[volts]"), told);
             assertFalse(told.contains("Hidden"), "nobody could reach it: " + told);
         }
         assertEquals(
@@ -86,7 +98,8 @@ public class RecordProcessorTest {
             List<Path> sources = List.of(
                     folder.resolve("shed/Box.java"),
                     folder.resolve("sparen/quantity/RecordType.java"),
-                    folder.resolve("sparen/quantity/RecordTypes.java"));
+                    folder.resolve("sparen/quantity/RecordTypes.java"),
+                    folder.resolve("sparen/quantity/Shape.java"));
             List<String> options = List.of("-d", folder.toString(), "-Arecords=shed.Table", "-Xlint:-options");
             JavaCompiler.CompilationTask task =
                     compiler.getTask(errors, files, null, options, null, files.getJavaFileObjectsFromPaths(sources));

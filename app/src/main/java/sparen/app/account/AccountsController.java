@@ -48,6 +48,7 @@ class AccountsController {
         }
     }
 
+    /** All accounts. */
     @GetMapping("/api/accounts")
     @Allowed(Role.ADMINISTRATOR)
     List<AccountInList> list() {
@@ -71,6 +72,7 @@ class AccountsController {
         return links.make(wanted.name());
     }
 
+    /** Changes what an account may, or disables it. */
     @PutMapping("/api/accounts/{name}")
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     List<AccountInList> change(@PathVariable String name, @RequestBody Accounts.Standing standing) {
@@ -85,6 +87,7 @@ class AccountsController {
         return links.make(name);
     }
 
+    /** Ends all sessions of an account. */
     @PostMapping("/api/accounts/{name}/sign-out")
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -100,12 +103,14 @@ class AccountsController {
         return list();
     }
 
+    /** What holds for everybody here. */
     @GetMapping("/api/organisation")
     @Allowed(Role.ADMINISTRATOR)
     Organisation organisation() {
         return organisation.get();
     }
 
+    /** Changes what holds for everybody here. */
     @PutMapping("/api/organisation")
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     Organisation change(@RequestBody Organisation wanted) {

@@ -44,6 +44,7 @@ class OneTimeLinksController {
     /** The name to sign in with. */
     record LinkUsed(String name) {}
 
+    /** Whose a one-time link is, and what for. */
     @PostMapping("/look")
     @Anyone
     LinkOwner look(@RequestBody LinkSecret link) {
@@ -51,6 +52,7 @@ class OneTimeLinksController {
         return new LinkOwner(owner.map(Account::name), owner.map(Account::fullName));
     }
 
+    /** Sets a password by a one-time link, which ends with that. */
     @PostMapping("/use")
     @Anyone
     LinkUsed use(@RequestBody LinkUse wanted) {

@@ -108,6 +108,7 @@ class OwnAccountController {
         return sessions.of(who.getName(), request);
     }
 
+    /** Ends one of one's own sessions. */
     @DeleteMapping("/sessions/{id}")
     @Allowed(value = Role.OBSERVER, bySession = true)
     List<Sessions.OpenSession> endSession(@PathVariable String id, Authentication who, HttpServletRequest request) {
@@ -125,6 +126,7 @@ class OwnAccountController {
                 secret, SecondFactor.address(organisation.get().name(), who.getName(), secret));
     }
 
+    /** Turns the second factor on with a code that it shows, and gives the recovery codes, once. */
     @PostMapping("/second-factor/confirm")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     RecoveryCodes confirmSecondFactor(@RequestBody ShownCode wanted, Authentication who, HttpSession session) {
@@ -150,6 +152,7 @@ class OwnAccountController {
         return new RecoveryCodes(secondFactor.recoveryCodes(who.getName()));
     }
 
+    /** Turns the second factor off. */
     @PostMapping("/second-factor/remove")
     @Allowed(value = Role.OBSERVER, bySession = true)
     @ResponseStatus(HttpStatus.NO_CONTENT)
@@ -159,12 +162,14 @@ class OwnAccountController {
         goOn(who, request);
     }
 
+    /** One's tokens for scripts, without what they are. */
     @GetMapping("/tokens")
     @Allowed(value = Role.OBSERVER, bySession = true)
     List<ApiToken> tokens(Authentication who) {
         return tokens.list(who.getName());
     }
 
+    /** Makes a token for scripts and shows it, once. */
     @PostMapping("/tokens")
     @Allowed(value = Role.OBSERVER, bySession = true)
     @ResponseStatus(HttpStatus.CREATED)
@@ -172,6 +177,7 @@ class OwnAccountController {
         return tokens.make(who.getName(), wanted);
     }
 
+    /** Withdraws a token for scripts. */
     @DeleteMapping("/tokens/{id}")
     @Allowed(value = Role.OBSERVER, bySession = true)
     List<ApiToken> withdrawToken(@PathVariable UUID id, Authentication who) {

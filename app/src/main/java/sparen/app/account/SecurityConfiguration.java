@@ -40,7 +40,13 @@ class SecurityConfiguration {
                         .requestMatchers("/actuator/prometheus")
                         .hasRole(Role.ADMINISTRATOR.name())
                         .requestMatchers(
-                                "/actuator/health/**", "/", "/index.html", "/assets/**", "/favicon.svg", "/error")
+                                "/actuator/health/**",
+                                "/",
+                                "/index.html",
+                                "/assets/**",
+                                "/schema/**",
+                                "/favicon.svg",
+                                "/error")
                         .permitAll()
                         .anyRequest()
                         .denyAll())

@@ -98,6 +98,7 @@ class SessionController {
             boolean secondFactorWanted,
             List<String> onlySees) {}
 
+    /** Who is signed in. */
     @GetMapping
     @Allowed(value = Role.OBSERVER, beforeSecondFactor = true)
     SignedIn current(Authentication who) {
@@ -116,6 +117,7 @@ class SessionController {
                 crews.onlySeenBy(who).stream().sorted().toList());
     }
 
+    /** Signs in; where a second factor is wanted, it is asked for. */
     @PostMapping
     @Anyone
     SignedIn signIn(@RequestBody Credentials credentials, HttpServletRequest request, HttpServletResponse response) {
@@ -164,6 +166,7 @@ class SessionController {
         }
     }
 
+    /** Signs out. */
     @DeleteMapping
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -59,6 +59,7 @@ class BenchScriptsController {
     /** A script that is kept. */
     record KeptScript(NamedScript script, String author, Instant savedAt) {}
 
+    /** The site's kept bench scripts. */
     @GetMapping("/api/sites/{siteId}/bench-scripts")
     @Allowed(Role.OBSERVER)
     List<KeptScript> list(@PathVariable String siteId) {
@@ -66,6 +67,7 @@ class BenchScriptsController {
         return mapper.list(siteId).stream().map(this::kept).toList();
     }
 
+    /** Keeps a bench script by its name. */
     @PutMapping("/api/sites/{siteId}/bench-scripts")
     @Allowed(Role.TECHNICIAN)
     @Transactional
@@ -80,6 +82,7 @@ class BenchScriptsController {
         return list(siteId);
     }
 
+    /** Throws a bench script away. */
     @DeleteMapping("/api/sites/{siteId}/bench-scripts")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.NO_CONTENT)

@@ -75,6 +75,7 @@ class AgreementController {
         return plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of the site"));
     }
 
+    /** What changed since the owner last agreed that they should know of, and whether they agreed to it. */
     @GetMapping("/api/sites/{siteId}/agreement")
     @Allowed(Role.OBSERVER)
     AgreementView agreement(@PathVariable String siteId) {

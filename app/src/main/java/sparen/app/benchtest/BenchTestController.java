@@ -125,6 +125,7 @@ class BenchTestController {
         return tests.find(siteId, test, new Today(volts, percent, arrayWatts));
     }
 
+    /** Begins a bench test of the newest revision. */
     @PostMapping("/api/sites/{siteId}/bench-tests")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
@@ -157,6 +158,7 @@ class BenchTestController {
         return tests.find(siteId, test, Today.UNKNOWN);
     }
 
+    /** Notes that something was plugged in for the test and has to be taken away after it. */
     @PostMapping("/api/sites/{siteId}/bench-tests/{test}/plugged")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)

@@ -64,7 +64,11 @@ record BenchTestView(
             String measuredBy,
             Instant measuredAt) {}
 
-    /** @param removedBy absent as long as it is plugged in */
+    /**
+     * Something that was plugged in for the test.
+     *
+     * @param removedBy absent as long as it is plugged in
+     */
     record PluggedIn(
             UUID id,
             String what,

@@ -68,7 +68,11 @@ class CalendarController {
      */
     record CalendarFeed(String id, Optional<String> site, Instant madeAt) {}
 
-    /** @param site whose upkeep it is to tell; absent for all sites that its owner sees */
+    /**
+     * A calendar to be made.
+     *
+     * @param site whose upkeep it is to tell; absent for all sites that its owner sees
+     */
     record NewFeed(Optional<String> site) {
         NewFeed {
             site = Bounds.orEmpty(site);

@@ -103,7 +103,11 @@ class CommissioningController {
         }
     }
 
-    /** @param number of the visit that is begun: one more than the last */
+    /**
+     * A visit that begins.
+     *
+     * @param number of the visit: one more than the last
+     */
     record NewRound(int number) {
         NewRound {
             Bounds.within("number", number, "", 1, MOST_ROUNDS);
@@ -146,6 +150,7 @@ class CommissioningController {
         return clock.instant().truncatedTo(ChronoUnit.MILLIS);
     }
 
+    /** The steps of commissioning, each with how it stands. */
     @GetMapping("/api/sites/{siteId}/commissioning")
     @Allowed(Role.OBSERVER)
     CommissioningView steps(@PathVariable String siteId) {

@@ -25,12 +25,14 @@ class CrewsController {
         this.crews = crews;
     }
 
+    /** All crews. */
     @GetMapping
     @Allowed(Role.ADMINISTRATOR)
     List<Crew> list() {
         return crews.list();
     }
 
+    /** Makes a crew. */
     @PostMapping
     @Allowed(Role.ADMINISTRATOR)
     @ResponseStatus(HttpStatus.CREATED)
@@ -39,6 +41,7 @@ class CrewsController {
         return crews.list();
     }
 
+    /** Changes a crew: its name, its people, its sites. */
     @PutMapping("/{crew}")
     @Allowed(Role.ADMINISTRATOR)
     List<Crew> change(@PathVariable UUID crew, @RequestBody Crews.NewCrew wanted) {

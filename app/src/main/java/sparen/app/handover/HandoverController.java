@@ -85,6 +85,7 @@ class HandoverController {
         }
     }
 
+    /** What each device is to hold by the newest revision, and what was last read from it. */
     @GetMapping("/api/sites/{siteId}/handover")
     @Allowed(Role.OBSERVER)
     Handover handover(@PathVariable String siteId) {

@@ -52,7 +52,11 @@ class DailyController {
         return logbook.days(siteId);
     }
 
-    /** @param days 1 to 11,000 of them */
+    /**
+     * Days as a device showed them.
+     *
+     * @param days 1 to 11,000 of them
+     */
     record NewDays(List<DailyFigure> days) {
         NewDays {
             days = Bounds.list("days", days, 1, DailyReader.MOST_DAYS);

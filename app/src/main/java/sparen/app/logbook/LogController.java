@@ -140,7 +140,11 @@ class LogController {
         return log(siteId, Optional.empty());
     }
 
-    /** @param withdrawn whether the entry counts for nothing any more */
+    /**
+     * Takes an entry back, or puts it in again.
+     *
+     * @param withdrawn whether the entry counts for nothing any more
+     */
     record Withdrawal(boolean withdrawn) {}
 
     /** Withdraws an entry, or puts it back; it stays to be seen. */
@@ -191,7 +195,11 @@ class LogController {
                 .jpeg();
     }
 
-    /** @param everyDays how often (d): 0 for never, to 3660; absent for as usual */
+    /**
+     * How often something is due.
+     *
+     * @param everyDays how often (d): 0 for never, to 3660; absent for as usual
+     */
     record Interval(Optional<Integer> everyDays) {
         Interval {
             everyDays = Bounds.orEmpty(everyDays);

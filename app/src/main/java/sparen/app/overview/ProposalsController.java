@@ -70,6 +70,7 @@ class ProposalsController {
             Optional<String> refused,
             Optional<Plan> plan) {}
 
+    /** What could be set on each of many sites at once, and what each site would then say; nothing is saved. */
     @PostMapping("/api/proposals")
     @Allowed(Role.TECHNICIAN)
     List<SiteProposal> propose(@RequestBody NewProposal wanted) {

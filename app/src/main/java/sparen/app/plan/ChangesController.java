@@ -135,6 +135,7 @@ class ChangesController {
         return new ChangedPlan(Scaled.set(wanted.plan(), wanted.levels()));
     }
 
+    /** The plan with a cure of a finding, or the number of a working, taken into it; nothing is saved. */
     @PostMapping("/api/changes/{siteId}")
     @Allowed(Role.TECHNICIAN)
     ChangedPlan change(@PathVariable String siteId, @RequestBody ProposedChange proposed) {
@@ -153,6 +154,7 @@ class ChangesController {
                 .orElseThrow(() -> Refusal.notFound("A change that says \"" + proposed.says() + "\""));
     }
 
+    /** Every kind of rule, with its usual numbers and its sentence at an output. */
     @PostMapping("/api/offers/{siteId}")
     @Allowed(Role.TECHNICIAN)
     List<Offer> offers(@PathVariable String siteId, @RequestBody OfferRequest wanted) {

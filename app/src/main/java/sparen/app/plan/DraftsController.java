@@ -58,6 +58,7 @@ class DraftsController {
      */
     record Drafts(Optional<Draft> mine, Optional<String> unreadable, List<OthersDraft> others) {}
 
+    /** One's own unsaved plan of a site, and who else is at theirs. */
     @GetMapping("/api/sites/{siteId}/drafts")
     @Allowed(Role.OBSERVER)
     Drafts drafts(@PathVariable String siteId, Authentication who) {
@@ -82,6 +83,7 @@ class DraftsController {
                         .toList());
     }
 
+    /** Keeps one's unsaved plan until it is saved or discarded. */
     @PutMapping("/api/sites/{siteId}/drafts")
     @Allowed(Role.TECHNICIAN)
     Kept keep(@PathVariable String siteId, @RequestBody NewDraft draft, Authentication who) {
@@ -89,6 +91,7 @@ class DraftsController {
         return new Kept(plans.keep(siteId, who.getName(), draft.parent(), draft.plan()));
     }
 
+    /** Throws one's unsaved plan away. */
     @DeleteMapping("/api/sites/{siteId}/drafts")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.NO_CONTENT)

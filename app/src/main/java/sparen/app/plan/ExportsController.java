@@ -34,6 +34,7 @@ class ExportsController {
         this.sites = sites;
     }
 
+    /** The levels of a revision as a table: outputs, volts or state of charge, delays. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}/levels.csv")
     @Allowed(Role.OBSERVER)
     ResponseEntity<String> levels(@PathVariable String siteId, @PathVariable int number) {
@@ -42,6 +43,7 @@ class ExportsController {
         return file(name, CSV, Tables.levels(plan, profiles.namedIn(siteId, plan)));
     }
 
+    /** The outputs of a revision as a table: devices, terminals, loads, rules. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}/outputs.csv")
     @Allowed(Role.OBSERVER)
     ResponseEntity<String> outputs(@PathVariable String siteId, @PathVariable int number) {

@@ -18,33 +18,15 @@ import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
-import sparen.check.Checks;
-import sparen.check.Finding;
 import sparen.device.DeviceProfile;
 import sparen.document.DeviceProfiles;
 import sparen.document.PlanDocument;
-import sparen.examined.PlanFacts;
 import sparen.format.Profile;
-import sparen.gauge.Gauge;
-import sparen.gauge.Rating;
-import sparen.program.AcProgram;
-import sparen.program.ChargeDetails;
-import sparen.program.Contact;
-import sparen.program.DeviceClock;
-import sparen.program.Lockout;
-import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.Sentence;
-import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.question.Reading;
 import sparen.revision.Changes;
-import sparen.revision.UsualCharging;
-import sparen.setting.DeviceSettings;
 import sparen.setting.Settables;
-import sparen.setting.Setting;
-import sparen.working.Conductor;
-import sparen.working.Working;
-import sparen.working.Workings;
 
 /** Plans: reading them, saving them, and what they say. */
 @RestController
@@ -83,33 +65,8 @@ class PlanController {
     /** A revision with its plan. */
     record LoadedRevision(Revision revision, Plan plan) {}
 
-    /**
-     * What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by
-     * device, what is used of ratings, what a charger's further settings usually begin with, by charger, what its
-     * conductors carry, and who feeds and charges on the AC side.
-     */
-    record Reading(
-            List<OutputReading> outputs,
-            List<Finding> findings,
-            List<Working> workings,
-            Gauge gauge,
-            List<Setting> settings,
-            List<Rating> ratings,
-            Map<String, ChargeDetails> usualCharging,
-            List<Conductor> conductors,
-            List<AcProgram.Case> acCases) {}
-
     /** A plan with the profiles that it names. */
     private record Asked(Plan plan, Map<String, Profile> profiles) {}
-
-    /** The sentences of one output's rules, lockout, contact and clock. */
-    record OutputReading(
-            String output,
-            Optional<Sentence> automatic,
-            Optional<Sentence> protection,
-            Optional<Sentence> lockout,
-            Optional<Sentence> contact,
-            Optional<Sentence> clock) {}
 
     /** A name for a revision; absent to take it away. */
     record NewName(Optional<String> name) {
@@ -119,6 +76,7 @@ class PlanController {
         }
     }
 
+    /** The latest revision of a site with its plan. */
     @GetMapping("/api/sites/{siteId}/revisions/latest")
     @Allowed(Role.OBSERVER)
     LoadedRevision latest(@PathVariable String siteId) {
@@ -126,6 +84,7 @@ class PlanController {
         return format(plans.latest(siteId).orElseThrow(() -> Refusal.notFound("A plan of this site")));
     }
 
+    /** The revisions of a site, newest first, without their plans. */
     @GetMapping("/api/sites/{siteId}/revisions")
     @Allowed(Role.OBSERVER)
     List<Revision> history(@PathVariable String siteId) {
@@ -133,6 +92,7 @@ class PlanController {
         return plans.history(siteId);
     }
 
+    /** A revision with its plan. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}")
     @Allowed(Role.OBSERVER)
     LoadedRevision revision(@PathVariable String siteId, @PathVariable int number) {
@@ -140,6 +100,7 @@ class PlanController {
         return format(plans.revision(siteId, number));
     }
 
+    /** A revision as a document that can be imported again. */
     @GetMapping("/api/sites/{siteId}/revisions/{number}/document")
     @Allowed(Role.OBSERVER)
     PlanDocument document(@PathVariable String siteId, @PathVariable int number) {
@@ -147,6 +108,7 @@ class PlanController {
         return PlanDocument.of(plans.revision(siteId, number).plan());
     }
 
+    /** Saves a plan as the next revision, where nobody saved since the one it was made from. */
     @PostMapping("/api/sites/{siteId}/revisions")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)
@@ -164,6 +126,7 @@ class PlanController {
         return plans.changes(siteId, number, to);
     }
 
+    /** Gives a revision a name of its own, or takes it away. */
     @PostMapping("/api/sites/{siteId}/revisions/{number}/name")
     @Allowed(Role.TECHNICIAN)
     Revision rename(@PathVariable String siteId, @PathVariable int number, @RequestBody NewName name) {
@@ -193,40 +156,13 @@ class PlanController {
         return profile;
     }
 
+    /** What a plan says: sentences, levels, findings, workings and what it changes. */
     @PostMapping("/api/reading/{siteId}")
     @Allowed(Role.OBSERVER)
     Reading read(@PathVariable String siteId, @RequestBody Plan plan) {
         sites.mustExist(siteId);
-        return recent.get(new Asked(plan, profiles.namedIn(siteId, plan)), PlanController::read);
-    }
-
-    private static Reading read(Asked asked) {
-        Plan plan = asked.plan();
-        Map<String, Profile> named = asked.profiles();
-        List<OutputReading> outputs = plan.program().outputs().stream()
-                .map(output -> read(plan, output))
-                .toList();
-        return new Reading(
-                outputs,
-                Checks.of(plan, named),
-                Workings.of(plan, named),
-                Gauge.of(plan, named),
-                DeviceSettings.of(plan),
-                Rating.of(plan, named),
-                UsualCharging.of(plan),
-                Conductor.of(new PlanFacts(plan, named)),
-                plan.program().ac().map(ac -> ac.cases(plan.site().blendsSun())).orElse(List.of()));
-    }
-
-    private static OutputReading read(Plan plan, Output output) {
-        Surroundings around = Surroundings.of(plan).at(output);
-        return new OutputReading(
-                output.id(),
-                output.automatic().map(rule -> rule.sentence(around)),
-                output.protection().map(rule -> rule.sentence(around)),
-                output.lockout().map(Lockout::sentence),
-                output.contact().map(Contact::sentence),
-                output.clock().map(DeviceClock::sentence));
+        return recent.get(
+                new Asked(plan, profiles.namedIn(siteId, plan)), asked -> Reading.of(asked.plan(), asked.profiles()));
     }
 
     private static LoadedRevision format(PlanService.Loaded loaded) {

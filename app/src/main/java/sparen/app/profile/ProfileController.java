@@ -63,6 +63,7 @@ class ProfileController {
         }
     }
 
+    /** The site's consumption profiles. */
     @GetMapping("/api/sites/{siteId}/profiles")
     @Allowed(Role.OBSERVER)
     List<ProfileAbout> list(@PathVariable String siteId) {
@@ -70,6 +71,7 @@ class ProfileController {
         return profiles.list(siteId).stream().map(ProfileAbout::of).toList();
     }
 
+    /** Takes a measured consumption in as a profile, whole or not at all; the same one twice is kept once. */
     @PostMapping(path = "/api/sites/{siteId}/profiles", consumes = CSV)
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)

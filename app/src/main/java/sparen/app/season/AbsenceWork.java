@@ -8,6 +8,7 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkKind;
 import sparen.app.work.WorkReport;
 import sparen.quantity.Bounds;
+import sparen.question.RunInputs;
 import sparen.simulation.Scenario;
 import sparen.study.Absence;
 import tools.jackson.databind.json.JsonMapper;

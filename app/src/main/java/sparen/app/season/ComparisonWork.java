@@ -5,6 +5,8 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkKind;
 import sparen.app.work.WorkReport;
 import sparen.quantity.Bounds;
+import sparen.question.RunInputs;
+import sparen.question.RunSummary;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation.Recorded;
 import sparen.study.Comparison;

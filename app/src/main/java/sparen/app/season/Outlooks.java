@@ -13,6 +13,8 @@ import sparen.app.site.SiteService;
 import sparen.app.site.SiteState;
 import sparen.app.work.Chore;
 import sparen.program.Plan;
+import sparen.question.RunInputs;
+import sparen.question.WeatherChoice;
 import sparen.study.Outlook;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -18,6 +18,8 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkService;
 import sparen.export.RunTables;
 import sparen.quantity.Bounds;
+import sparen.question.RunInputs;
+import sparen.question.RunView;
 import sparen.result.Event;
 import sparen.result.RunResult;
 import sparen.result.Window;
@@ -61,6 +63,7 @@ class RunPartsController {
     /** A link of a chain with its event; an event is absent where the link tells what days brought. */
     record Linked(Chain.Link link, List<Event> event) {}
 
+    /** A span of the tape of a run, in as many steps as asked for. */
     @GetMapping("/api/season/{siteId}/runs/{id}/view")
     @Allowed(Role.OBSERVER)
     RunView view(

@@ -2,16 +2,15 @@ package sparen.app.season;
 
 import java.util.Iterator;
 import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.function.Supplier;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.stereotype.Component;
 import sparen.app.profile.ProfileService;
+import sparen.question.RunInputs;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.Simulation.Recorded;
-import sparen.study.Circumstances;
 import sparen.study.Progress;
 
 /** Runs what is asked for, and keeps the latest runs whole in memory, so that looking closer needs no new run. */
@@ -39,15 +38,7 @@ class Runs {
      * @throws Simulation.RunCancelled when it is to
      */
     Scenario scenario(String siteId, RunInputs inputs, Progress progress) {
-        Circumstances circumstances = inputs.circumstances().orElse(Circumstances.AS_TOLD);
-        return new Scenario(
-                circumstances.on(inputs.plan()),
-                inputs.start(),
-                inputs.seconds(),
-                weathers.of(siteId, inputs, progress),
-                circumstances.on(inputs.plan(), profiles.namedIn(siteId, inputs.plan())),
-                inputs.seed(),
-                List.of());
+        return inputs.scenario(weathers.of(siteId, inputs, progress), profiles.namedIn(siteId, inputs.plan()));
     }
 
     /** Runs a scenario and keeps it under a key. */

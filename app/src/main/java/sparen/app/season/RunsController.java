@@ -18,6 +18,10 @@ import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.work.Work;
 import sparen.app.work.WorkService;
+import sparen.question.DaySummary;
+import sparen.question.RunInputs;
+import sparen.question.RunSummary;
+import sparen.question.SeasonRequest;
 import sparen.study.Absence;
 import sparen.study.Years;
 import tools.jackson.databind.JsonNode;
@@ -76,17 +80,19 @@ class RunsController {
             @Schema(implementation = YearsWork.YearsAnswer.class) Optional<JsonNode> years,
             @Schema(implementation = Absence.Answer.class) Optional<JsonNode> absence) {}
 
+    /** Runs a plan over a season; up to 31 days at once, longer ones as long work. */
     @PostMapping("/api/season/{siteId}/runs")
     @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
     WorkView run(@PathVariable String siteId, @RequestBody RunInputs inputs, Authentication who) {
         sites.mustExist(siteId);
         return view(
-                inputs.days() <= SeasonController.MOST_DAYS
+                inputs.days() <= SeasonRequest.MOST_DAYS
                         ? works.doNow(siteId, RunWork.NAME, inputs, who.getName())
                         : works.begin(siteId, RunWork.NAME, inputs, who.getName()));
     }
 
+    /** Runs two plans over the same weather and says what differs, as long work. */
     @PostMapping("/api/season/{siteId}/comparisons")
     @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
@@ -96,6 +102,7 @@ class RunsController {
         return view(works.begin(siteId, ComparisonWork.NAME, request, who.getName()));
     }
 
+    /** Runs a plan over several years, as long work. */
     @PostMapping("/api/season/{siteId}/years")
     @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
@@ -104,6 +111,7 @@ class RunsController {
         return view(works.begin(siteId, YearsWork.NAME, request, who.getName()));
     }
 
+    /** Asks how long nobody need come, as long work. */
     @PostMapping("/api/season/{siteId}/absences")
     @Allowed(Role.OBSERVER)
     @ResponseStatus(HttpStatus.ACCEPTED)
@@ -120,6 +128,7 @@ class RunsController {
         return works.latest(siteId, LATEST).stream().map(this::about).toList();
     }
 
+    /** How far a piece of long work is, and what came of it. */
     @GetMapping("/api/season/{siteId}/work/{id}")
     @Allowed(Role.OBSERVER)
     WorkView look(
@@ -127,6 +136,7 @@ class RunsController {
         return view(works.find(siteId, id), asked);
     }
 
+    /** Cancels a piece of long work. */
     @PostMapping("/api/season/{siteId}/work/{id}/cancel")
     @Allowed(Role.OBSERVER)
     WorkView cancel(@PathVariable String siteId, @PathVariable String id, Authentication who) {

@@ -6,20 +6,17 @@ import java.util.LinkedHashMap;
 import java.util.Map;
 import org.springframework.stereotype.Component;
 import sparen.app.weather.WeatherFiles;
+import sparen.question.RunInputs;
+import sparen.question.WeatherChoice;
 import sparen.site.Location;
 import sparen.study.Progress;
-import sparen.sun.Climate;
-import sparen.sun.ImportedWeather;
 import sparen.sun.Weather;
-import sparen.sun.WeatherGenerator;
 
 /** Makes weather, and keeps that of the last few runs: while a number is edited the weather stays, and making it costs more than the run. */
 @Component
 class Weathers {
     /** Minutes kept in all: some 60 bytes each. */
     private static final int MOST_MINUTES = 1_700_000;
-
-    private static final double USUAL_CELSIUS = 5;
 
     private final WeatherFiles files;
     private final Map<Key, Weather> recent = new LinkedHashMap<>(16, 0.75f, true);
@@ -63,24 +60,13 @@ class Weathers {
     }
 
     private Weather make(Key key, Runnable eachDay) {
-        WeatherChoice choice = key.choice();
-        if (choice.file().isPresent()) {
-            return ImportedWeather.of(
-                    files.file(key.site(), choice.file().get()), key.location(), key.start(), key.minutes());
-        }
-        if (choice.days().isPresent()) {
-            return WeatherGenerator.generate(
-                    key.location(),
-                    key.start(),
-                    key.minutes(),
-                    choice.days().get(),
-                    choice.meanCelsius().orElse(USUAL_CELSIUS),
-                    key.seed(),
-                    eachDay);
-        }
-        Climate climate = choice.place()
-                .flatMap(WeatherChoice.PlaceMonths::climate)
-                .orElseGet(() -> Climate.atLatitude(key.location().latitudeDegrees()));
-        return WeatherGenerator.generate(key.location(), key.start(), key.minutes(), climate, key.seed(), eachDay);
+        return key.choice()
+                .make(
+                        key.location(),
+                        key.start(),
+                        key.minutes(),
+                        key.seed(),
+                        file -> files.file(key.site(), file),
+                        eachDay);
     }
 }

@@ -6,6 +6,7 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkKind;
 import sparen.app.work.WorkReport;
 import sparen.quantity.Bounds;
+import sparen.question.RunInputs;
 import sparen.study.Years;
 import tools.jackson.databind.json.JsonMapper;
 

@@ -152,6 +152,7 @@ class TransferController {
                 .toList();
     }
 
+    /** Says where a device is connected. */
     @PutMapping("/api/sites/{siteId}/devices/{device}/connection")
     @Allowed(value = Role.TECHNICIAN, bySession = true)
     List<WiredDevice> connect(
@@ -169,6 +170,7 @@ class TransferController {
         return wires(siteId);
     }
 
+    /** Takes the connection of a device away. */
     @DeleteMapping("/api/sites/{siteId}/devices/{device}/connection")
     @Allowed(value = Role.TECHNICIAN, bySession = true)
     List<WiredDevice> disconnect(@PathVariable String siteId, @PathVariable String device, Authentication who) {
@@ -189,6 +191,7 @@ class TransferController {
         return view(LineProblem.asked(() -> transfers.prepare(siteId, device, begin.id(), who.getName())));
     }
 
+    /** How far a transfer to or from a device is. */
     @GetMapping("/api/sites/{siteId}/transfers/{transfer}")
     @Allowed(Role.OBSERVER)
     TransferView transfer(@PathVariable String siteId, @PathVariable UUID transfer) {

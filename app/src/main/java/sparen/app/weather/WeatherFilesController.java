@@ -54,6 +54,7 @@ class WeatherFilesController {
         }
     }
 
+    /** The site's weather files. */
     @GetMapping("/api/sites/{siteId}/weather-files")
     @Allowed(Role.OBSERVER)
     List<WeatherFileAbout> list(@PathVariable String siteId) {
@@ -61,6 +62,7 @@ class WeatherFilesController {
         return files.list(siteId).stream().map(WeatherFileAbout::of).toList();
     }
 
+    /** Takes a file of weather in, whole or not at all; the same one twice is kept once. */
     @PostMapping(path = "/api/sites/{siteId}/weather-files", consumes = "text/csv")
     @Allowed(Role.TECHNICIAN)
     @ResponseStatus(HttpStatus.CREATED)

@@ -15,6 +15,7 @@ import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import sparen.document.Documents;
 import sparen.examined.Cure;
+import sparen.question.Kinds;
 
 /** The description of the API says what the JSON of documents is like. */
 @Configuration
@@ -22,21 +23,26 @@ class DescribedJson {
     @Bean
     RequiredComponents requiredComponents() {
         for (ObjectMapper mapper : List.of(Json.mapper(), Json31.mapper())) {
-            Documents.KINDS.keySet().forEach(type -> mapper.addMixIn(type, Documents.ByKind.class));
+            Kinds.ALL.keySet().forEach(type -> mapper.addMixIn(type, Documents.ByKind.class));
             mapper.addMixIn(Cure.class, Documents.CureInWords.class);
             mapper.setAnnotationIntrospector(AnnotationIntrospector.pair(
-                    new Kinds(), mapper.getSerializationConfig().getAnnotationIntrospector()));
+                    new Subtypes(), mapper.getSerializationConfig().getAnnotationIntrospector()));
         }
         return new RequiredComponents();
     }
 
+    @Bean
+    Javadocs javadocs() {
+        return new Javadocs();
+    }
+
     /** Tells the description of the API the kinds of a type. */
-    private static final class Kinds extends NopAnnotationIntrospector {
+    private static final class Subtypes extends NopAnnotationIntrospector {
         private static final long serialVersionUID = 1L;
 
         @Override
         public List<NamedType> findSubtypes(Annotated annotated) {
-            Map<String, Class<?>> kinds = Documents.KINDS.get(annotated.getRawType());
+            Map<String, Class<?>> kinds = Kinds.ALL.get(annotated.getRawType());
             return kinds == null
                     ? null
                     : kinds.entrySet().stream()

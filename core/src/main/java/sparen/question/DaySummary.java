@@ -1,4 +1,4 @@
-package sparen.app.season;
+package sparen.question;
 
 import java.time.LocalDate;
 import sparen.result.DayFigures;
@@ -38,7 +38,8 @@ public record DaySummary(
         double cost) {
     private static final double JOULES = 3600;
 
-    static DaySummary of(DayFigures day) {
+    /** A day in one line. */
+    public static DaySummary of(DayFigures day) {
         Ledger ledger = day.ledger();
         return new DaySummary(
                 day.date(),

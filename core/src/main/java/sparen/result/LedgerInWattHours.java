@@ -1,9 +1,8 @@
-package sparen.document;
+package sparen.result;
 
 import java.util.List;
 import java.util.Map;
 import java.util.TreeMap;
-import sparen.result.Ledger;
 
 /**
  * An energy ledger as people read it: in watt-hours (Wh). Components as in {@link Ledger}.

@@ -1,12 +1,16 @@
-package sparen.app.season;
+package sparen.question;
 
 import java.time.Instant;
 import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import sparen.format.Profile;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import sparen.simulation.Scenario;
 import sparen.study.Circumstances;
+import sparen.sun.Weather;
 
 /**
  * What to run. A run is its inputs: the same ones give the same run.
@@ -30,20 +34,29 @@ public record RunInputs(
         circumstances = Bounds.orEmpty(circumstances);
     }
 
-    Instant start() {
+    /** When it begins. */
+    public Instant start() {
         return from.atStartOfDay(plan.site().location().zone()).toInstant();
     }
 
-    double seconds() {
+    /** How long it is (s). */
+    public double seconds() {
         return days * 86_400.0;
     }
 
     /** The same from its first day on, for no longer than this. */
-    RunInputs noLongerThan(int mostDays) {
+    public RunInputs noLongerThan(int mostDays) {
         return new RunInputs(plan, from, Math.min(days, mostDays), weather, seed, circumstances);
     }
 
-    RunInputs withSeed(long other) {
+    /** The same with another seed. */
+    public RunInputs withSeed(long other) {
         return new RunInputs(plan, from, days, weather, other, circumstances);
+    }
+
+    /** As the engine takes it, with the weather of its days and the profiles that its plan names. */
+    public Scenario scenario(Weather weathers, Map<String, Profile> profiles) {
+        Circumstances other = circumstances.orElse(Circumstances.AS_TOLD);
+        return new Scenario(other.on(plan), start(), seconds(), weathers, other.on(plan, profiles), seed, List.of());
     }
 }

@@ -1,4 +1,4 @@
-package sparen.app.season;
+package sparen.question;
 
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -15,8 +15,9 @@ import sparen.result.Window;
  * @param lanes for how much of each bucket each output's contact was closed (fraction), by its id
  * @param held what was kept from charging; none for what never was
  */
-record RunView(Trace trace, Map<String, double[]> lanes, List<Held> held) {
-    static RunView of(RunResult result, Trace trace, Window window) {
+public record RunView(Trace trace, Map<String, double[]> lanes, List<Held> held) {
+    /** As a picture needs a trace of a run. */
+    public static RunView of(RunResult result, Trace trace, Window window) {
         Map<String, double[]> lanes = new LinkedHashMap<>();
         result.outputs().forEach(output -> {
             double[] shares = output.closedShares(window, result.seconds());

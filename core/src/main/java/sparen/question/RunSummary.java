@@ -1,4 +1,4 @@
-package sparen.app.season;
+package sparen.question;
 
 import java.time.Instant;
 import java.util.LinkedHashMap;
@@ -8,7 +8,6 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.check.Checks;
 import sparen.check.Finding;
-import sparen.document.LedgerInWattHours;
 import sparen.program.Level;
 import sparen.program.Mode;
 import sparen.program.Output;
@@ -18,6 +17,7 @@ import sparen.result.BatteryFigures;
 import sparen.result.DayFigures;
 import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
+import sparen.result.LedgerInWattHours;
 import sparen.result.LoadFigures;
 import sparen.result.OutputFigures;
 import sparen.result.RunResult;
@@ -41,7 +41,7 @@ import sparen.working.Working;
  * @param whyNot why each output that stayed still did, by its id
  * @param levels at which the rules that act do so
  */
-record RunSummary(
+public record RunSummary(
         Instant start,
         double durationSeconds,
         RunResult.Status status,
@@ -72,9 +72,10 @@ record RunSummary(
      * @param percent whether it is a state of charge
      * @param falling whether it acts when the value falls to it
      */
-    record OutputLevel(String output, String term, double value, boolean percent, boolean falling) {}
+    public record OutputLevel(String output, String term, double value, boolean percent, boolean falling) {}
 
-    static RunSummary of(Scenario scenario, RunResult result) {
+    /** What came of a scenario. */
+    public static RunSummary of(Scenario scenario, RunResult result) {
         Plan plan = scenario.plan();
         return new RunSummary(
                 scenario.start(),

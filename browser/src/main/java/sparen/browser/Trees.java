@@ -1,0 +1,255 @@
+package sparen.browser;
+
+import java.time.DateTimeException;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.LocalTime;
+import java.time.ZoneId;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import sparen.examined.Cure;
+import sparen.quantity.InvalidQuantity;
+import sparen.quantity.Place;
+import sparen.quantity.RecordType;
+import sparen.quantity.Shape;
+import sparen.question.Kinds;
+
+/**
+ * Records of the core as trees of what JSON knows (maps, lists, texts, numbers, yes and no) and back, as strictly as a server reads them. What
+ * is absent is left out; a number that is none stands as the text NaN.
+ */
+final class Trees {
+    private static final String KIND = "kind";
+    /** Of a record that is a kind of something, what JSON calls it. */
+    private static final Map<Class<?>, String> KIND_OF = kindOf();
+
+    private Trees() {}
+
+    private static Map<Class<?>, String> kindOf() {
+        Map<Class<?>, String> names = new HashMap<>();
+        Kinds.ALL.values().forEach(kinds -> kinds.forEach((name, kind) -> names.put(kind, name)));
+        return names;
+    }
+
+    /** A value as a tree; empty optionals are null. */
+    static Object write(Object value) {
+        if (value instanceof Optional<?> optional) {
+            return optional.map(Trees::write).orElse(null);
+        } else if (value instanceof OptionalDouble optional) {
+            return optional.isPresent() ? write(optional.getAsDouble()) : null;
+        } else if (value instanceof Double number) {
+            return number.isNaN() || number.isInfinite() ? number.toString() : number;
+        } else if (value instanceof Number number) {
+            return number.doubleValue();
+        } else if (value instanceof double[] numbers) {
+            List<Object> list = new ArrayList<>(numbers.length);
+            for (double number : numbers) {
+                list.add(write(number));
+            }
+            return list;
+        } else if (value instanceof Iterable<?> several) {
+            List<Object> list = new ArrayList<>();
+            several.forEach(one -> list.add(write(one)));
+            return list;
+        } else if (value instanceof Map<?, ?> map) {
+            Map<String, Object> named = new LinkedHashMap<>();
+            map.forEach((key, one) -> named.put(name(key), write(one)));
+            return named;
+        } else if (value instanceof Cure cure) {
+            return Map.of("says", cure.says());
+        } else if (value instanceof Record record) {
+            return record(record);
+        } else if (value instanceof Boolean || value == null) {
+            return value;
+        }
+        return name(value);
+    }
+
+    private static String name(Object value) {
+        return value instanceof Enum<?> constant ? constant.name() : value.toString();
+    }
+
+    private static Map<String, Object> record(Record record) {
+        RecordType type = RecordType.of(record);
+        Object[] values = type.values().apply(record);
+        Map<String, Object> fields = new LinkedHashMap<>();
+        String kind = KIND_OF.get(type.type());
+        if (kind != null) {
+            fields.put(KIND, kind);
+        }
+        for (int i = 0; i < values.length; i++) {
+            Object value = write(values[i]);
+            if (value != null) {
+                fields.put(type.names().get(i), value);
+            }
+        }
+        return fields;
+    }
+
+    /**
+     * A record from a tree.
+     *
+     * @throws Refused at the first field that cannot be taken, entries of lists by their ids
+     */
+    static <T> T read(Class<T> type, Object tree) {
+        try {
+            return type.cast(value(type, tree, ""));
+        } catch (Refused refused) {
+            throw new Refused(Place.withIds(tree, refused.pointer()), refused.getMessage());
+        }
+    }
+
+    private static Object shaped(Shape shape, Object tree, String pointer) {
+        if (shape instanceof Shape.Maybe maybe) {
+            return tree == null ? Optional.empty() : Optional.of(shaped(maybe.of(), tree, pointer));
+        } else if (tree == null) {
+            return nothing(shape.type(), pointer);
+        } else if (shape instanceof Shape.Many many) {
+            return list(many, tree, pointer);
+        } else if (shape instanceof Shape.Named named) {
+            return named(named, tree, pointer);
+        }
+        return value(shape.type(), tree, pointer);
+    }
+
+    private static Object nothing(Class<?> type, String pointer) {
+        if (type.isPrimitive()) {
+            throw new Refused(pointer, expected(type));
+        }
+        return null;
+    }
+
+    private static List<Object> list(Shape.Many shape, Object tree, String pointer) {
+        List<Object> read = new ArrayList<>();
+        for (Object one : as(List.class, tree, pointer, "a list is expected here")) {
+            String at = pointer + "/" + read.size();
+            if (one == null) {
+                throw new Refused(at, "nothing (null) stands here where an entry is expected");
+            }
+            read.add(shaped(shape.of(), one, at));
+        }
+        return read;
+    }
+
+    private static Map<Object, Object> named(Shape.Named shape, Object tree, String pointer) {
+        Map<Object, Object> read = new LinkedHashMap<>();
+        Map<?, ?> object = as(Map.class, tree, pointer, "an object is expected here");
+        for (Map.Entry<?, ?> one : object.entrySet()) {
+            String at = pointer + "/" + Place.escaped((String) one.getKey());
+            if (one.getValue() == null) {
+                throw new Refused(at, "nothing (null) stands here where an entry is expected");
+            }
+            read.put(value(shape.key(), one.getKey(), at), shaped(shape.of(), one.getValue(), at));
+        }
+        return read;
+    }
+
+    private static Object value(Class<?> type, Object tree, String pointer) {
+        if (Kinds.ALL.containsKey(type)) {
+            Map<String, Class<?>> kinds = Kinds.ALL.get(type);
+            Object kind = tree instanceof Map<?, ?> map ? map.get(KIND) : null;
+            Class<?> record = kind instanceof String name ? kinds.get(name) : null;
+            if (record == null) {
+                throw new Refused(
+                        pointer, "an object with \"kind\" one of " + List.copyOf(kinds.keySet()) + " is expected here");
+            }
+            return value(record, tree, pointer);
+        } else if (RecordType.isOne(type)) {
+            return record(RecordType.of(type), as(Map.class, tree, pointer, "an object is expected here"), pointer);
+        } else if (type.isEnum()) {
+            return constant(type, tree, pointer);
+        } else if (type == double.class || type == Double.class) {
+            return as(Double.class, tree, pointer, expected(type));
+        } else if (type == boolean.class || type == Boolean.class) {
+            return as(Boolean.class, tree, pointer, expected(type));
+        } else if (type == int.class || type == Integer.class) {
+            return (int) whole(tree, pointer, Integer.MAX_VALUE);
+        } else if (type == long.class || type == Long.class) {
+            return whole(tree, pointer, 1L << 53);
+        } else if (type == double[].class) {
+            List<?> numbers = as(List.class, tree, pointer, "a list is expected here");
+            return numbers.stream()
+                    .mapToDouble(one -> as(Double.class, one, pointer, expected(double.class)))
+                    .toArray();
+        }
+        String text = as(String.class, tree, pointer, "a text is expected here");
+        return type == String.class ? text : told(type, text, pointer);
+    }
+
+    private static Object told(Class<?> type, String text, String pointer) {
+        try {
+            if (type == Instant.class) {
+                return Instant.parse(text);
+            } else if (type == LocalDate.class) {
+                return LocalDate.parse(text);
+            } else if (type == LocalTime.class) {
+                return LocalTime.parse(text);
+            } else if (type == ZoneId.class) {
+                return ZoneId.of(text);
+            } else if (type == UUID.class) {
+                return UUID.fromString(text);
+            }
+        } catch (DateTimeException | IllegalArgumentException e) {
+            throw new Refused(pointer, e.getMessage());
+        }
+        throw new IllegalStateException(type.getName() + " is nothing that is read here");
+    }
+
+    private static Object record(RecordType type, Map<?, ?> tree, String pointer) {
+        for (Object field : tree.keySet()) {
+            boolean isKind = field.equals(KIND) && KIND_OF.containsKey(type.type());
+            if (!isKind && !type.names().contains(field)) {
+                throw new Refused(
+                        pointer + "/" + Place.escaped((String) field),
+                        "there is no field \"" + field + "\" here; known are " + type.names());
+            }
+        }
+        Object[] values = new Object[type.names().size()];
+        for (int i = 0; i < values.length; i++) {
+            String name = type.names().get(i);
+            values[i] = shaped(type.shapes().get(i), tree.get(name), pointer + "/" + name);
+        }
+        try {
+            return type.make().apply(values);
+        } catch (InvalidQuantity invalid) {
+            throw new Refused(pointer + "/" + invalid.field().replace('.', '/'), invalid.getMessage());
+        }
+    }
+
+    private static Object constant(Class<?> type, Object tree, String pointer) {
+        for (Object constant : type.getEnumConstants()) {
+            if (((Enum<?>) constant).name().equals(tree)) {
+                return constant;
+            }
+        }
+        throw new Refused(pointer, expected(type));
+    }
+
+    private static long whole(Object tree, String pointer, long most) {
+        double number = as(Double.class, tree, pointer, expected(int.class));
+        if (number != Math.rint(number) || Math.abs(number) > most) {
+            throw new Refused(pointer, "a whole number is expected here");
+        }
+        return (long) number;
+    }
+
+    private static <T> T as(Class<T> type, Object tree, String pointer, String expected) {
+        if (!type.isInstance(tree)) {
+            throw new Refused(pointer, expected);
+        }
+        return type.cast(tree);
+    }
+
+    private static String expected(Class<?> type) {
+        String what = type.isEnum()
+                ? "one of " + List.of(type.getEnumConstants())
+                : type == boolean.class || type == Boolean.class ? "true or false" : "a number";
+        return what + " is expected here";
+    }
+}
