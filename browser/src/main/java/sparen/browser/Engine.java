@@ -11,6 +11,7 @@ import org.teavm.jso.core.JSArray;
 import org.teavm.jso.core.JSBoolean;
 import org.teavm.jso.core.JSNumber;
 import org.teavm.jso.core.JSString;
+import sparen.quantity.InvalidQuantity;
 
 /** The way in for scripts: questions and answers as objects of the script. */
 public final class Engine {
@@ -24,14 +25,17 @@ public final class Engine {
      *
      * @param name such as READING
      * @param question as the server takes it
+     * @param files what was measured for the site: its profiles and weather files, by id; null for nothing
      * @return an object with the answer, or with the pointer and the detail of a refusal
      */
     @JSExport
-    public static JSObject answer(String name, JSObject question) {
+    public static JSObject answer(String name, JSObject question, JSObject files) {
         try {
-            return object(Map.of("answer", Questions.answer(name, tree(question))));
+            return object(Map.of("answer", Questions.answer(name, tree(question), tree(files))));
         } catch (Refused refused) {
             return object(Map.of("pointer", refused.pointer(), "detail", refused.getMessage()));
+        } catch (InvalidQuantity invalid) {
+            return object(Map.of("pointer", "/" + invalid.field().replace('.', '/'), "detail", invalid.getMessage()));
         }
     }
 

@@ -13,6 +13,9 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
+import sparen.check.Finding;
+import sparen.device.Knob;
+import sparen.device.NumberKnob;
 import sparen.examined.Cure;
 import sparen.quantity.InvalidQuantity;
 import sparen.quantity.Place;
@@ -89,6 +92,9 @@ final class Trees {
                 fields.put(type.names().get(i), value);
             }
         }
+        if (record instanceof Finding finding) {
+            fields.put("open", finding.isOpen());
+        }
         return fields;
     }
 
@@ -153,8 +159,7 @@ final class Trees {
     private static Object value(Class<?> type, Object tree, String pointer) {
         if (Kinds.ALL.containsKey(type)) {
             Map<String, Class<?>> kinds = Kinds.ALL.get(type);
-            Object kind = tree instanceof Map<?, ?> map ? map.get(KIND) : null;
-            Class<?> record = kind instanceof String name ? kinds.get(name) : null;
+            Class<?> record = tree instanceof Map<?, ?> map ? kinds.get(kind(type, map)) : null;
             if (record == null) {
                 throw new Refused(
                         pointer, "an object with \"kind\" one of " + List.copyOf(kinds.keySet()) + " is expected here");
@@ -175,11 +180,18 @@ final class Trees {
         } else if (type == double[].class) {
             List<?> numbers = as(List.class, tree, pointer, "a list is expected here");
             return numbers.stream()
-                    .mapToDouble(one -> as(Double.class, one, pointer, expected(double.class)))
+                    .mapToDouble(one ->
+                            "NaN".equals(one) ? Double.NaN : as(Double.class, one, pointer, expected(double.class)))
                     .toArray();
         }
         String text = as(String.class, tree, pointer, "a text is expected here");
         return type == String.class ? text : told(type, text, pointer);
+    }
+
+    /** Once every entry of a device's menu was a number. */
+    private static Object kind(Class<?> type, Map<?, ?> tree) {
+        Object kind = tree.get(KIND);
+        return kind == null && type == Knob.class ? KIND_OF.get(NumberKnob.class) : kind;
     }
 
     private static Object told(Class<?> type, String text, String pointer) {

@@ -7,6 +7,7 @@ import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
+import sparen.sun.Weather;
 
 /**
  * What came of a run that was waited for; the outputs here tell when they moved.
@@ -15,6 +16,20 @@ import sparen.simulation.Simulation;
  */
 public record SeasonAnswer(
         RunSummary run, List<OutputFigures> outputs, List<Event> events, RunView view, int mostDays) {
+    /** Runs what is asked for, with what was measured for the site. */
+    public static SeasonAnswer of(SeasonRequest request, SiteFiles files) {
+        RunInputs run = request.run();
+        Weather weather = run.weather()
+                .make(
+                        run.plan().site().location(),
+                        run.start(),
+                        run.days() * 1440,
+                        run.seed(),
+                        files::weatherFile,
+                        () -> {});
+        return of(run.scenario(weather, files.profiles()), request.window());
+    }
+
     /** Runs a scenario and draws a window of it. */
     public static SeasonAnswer of(Scenario scenario, Window window) {
         RunResult result = Simulation.run(scenario, window);

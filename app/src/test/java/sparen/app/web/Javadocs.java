@@ -57,10 +57,9 @@ final class Javadocs {
             try (Stream<Path> files = Files.walk(source)) {
                 for (Path file :
                         files.filter(one -> one.toString().endsWith(".java")).toList()) {
-                    StaticJavaParser.parse(file)
-                            .findAll(TypeDeclaration.class)
-                            .forEach(type -> types.computeIfAbsent(type.getNameAsString(), name -> new ArrayList<>())
-                                    .add(ofType(type)));
+                    StaticJavaParser.parse(file).findAll(TypeDeclaration.class).forEach(type -> types.computeIfAbsent(
+                                    type.getNameAsString(), name -> new ArrayList<>())
+                            .add(ofType(type)));
                 }
             } catch (IOException e) {
                 throw new UncheckedIOException(e);
@@ -89,7 +88,9 @@ final class Javadocs {
                         MethodDeclaration::getNameAsString, method -> of(method.getJavadoc()), (one, other) -> one));
         Said said = of(type.getJavadoc());
         Set<String> components = type instanceof RecordDeclaration record
-                ? record.getParameters().stream().map(Parameter::getNameAsString).collect(Collectors.toSet())
+                ? record.getParameters().stream()
+                        .map(Parameter::getNameAsString)
+                        .collect(Collectors.toSet())
                 : Set.of();
         return new Said(said.text(), said.parameters(), methods, components);
     }

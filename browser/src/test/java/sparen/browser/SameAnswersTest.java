@@ -1,0 +1,193 @@
+package sparen.browser;
+
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import java.io.BufferedReader;
+import java.io.IOException;
+import java.io.OutputStreamWriter;
+import java.io.Writer;
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Files;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.TreeSet;
+import org.testng.annotations.AfterClass;
+import org.testng.annotations.BeforeClass;
+import org.testng.annotations.Test;
+import sparen.bench.BenchScript;
+import sparen.bench.LevelWalk;
+import sparen.document.Documents;
+import sparen.program.Plan;
+import sparen.question.BenchRequest;
+import sparen.question.Reading;
+import sparen.question.RunInputs;
+import sparen.question.SeasonAnswer;
+import sparen.question.SeasonRequest;
+import sparen.question.SiteFiles;
+import sparen.question.WalkRequest;
+import sparen.question.Walked;
+import sparen.question.WeatherChoice;
+import sparen.result.Window;
+import sparen.simulation.RandomPlans;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
+
+/**
+ * The core as a script answers what the core in Java answers, in the JSON that a server sends. The script runs in the engine that browsers of
+ * that family have.
+ */
+public class SameAnswersTest {
+    private static final JsonMapper JSON = JsonMapper.builder().build();
+    private static final int SITES = 200;
+    private static final SiteFiles NONE = SiteFiles.NONE;
+    private static final double DAY = 86_400;
+
+    private Process script;
+    private Writer asking;
+    private BufferedReader answers;
+    private double worst;
+    private String worstAt = "";
+
+    @BeforeClass
+    public void start() throws IOException {
+        script = new ProcessBuilder("node", "src/test/js/answers.mjs")
+                .redirectError(ProcessBuilder.Redirect.INHERIT)
+                .start();
+        asking = new OutputStreamWriter(script.getOutputStream(), StandardCharsets.UTF_8);
+        answers = script.inputReader(StandardCharsets.UTF_8);
+    }
+
+    @AfterClass(alwaysRun = true)
+    public void stop() throws IOException {
+        asking.close();
+        script.destroy();
+        System.out.println("numbers differ by " + worst + " at most, at " + worstAt);
+    }
+
+    private JsonNode ask(String name, JsonNode question, SiteFiles files) throws IOException {
+        ObjectNode asked = JSON.createObjectNode().put("name", name);
+        asked.set("question", question);
+        asked.set("files", tree(files));
+        asking.write(JSON.writeValueAsString(asked) + "\n");
+        asking.flush();
+        return JSON.readTree(answers.readLine());
+    }
+
+    private static JsonNode tree(Object value) {
+        return JSON.readTree(Documents.writeAny(value));
+    }
+
+    private void assertSame(String name, Object question, SiteFiles files, Object answer, String which)
+            throws IOException {
+        JsonNode told = ask(name, tree(question), files);
+        assertTrue(told.has("answer"), which + ": " + told);
+        compare(told.get("answer"), tree(answer), which + " " + name);
+    }
+
+    private void compare(JsonNode script, JsonNode server, String where) {
+        if (server.isNumber() && script.isNumber()) {
+            double left = script.asDouble();
+            double right = server.asDouble();
+            double apart = Math.abs(left - right) / Math.max(1, Math.abs(right));
+            if (apart > worst) {
+                worst = apart;
+                worstAt = where + " " + left + " " + right;
+            }
+            assertTrue(apart <= 1e-9, where + ": " + left + " in the script, " + right + " on the server");
+        } else if (server.isObject()) {
+            assertEquals(
+                    new TreeSet<>(script.propertyNames()),
+                    new TreeSet<>(server.propertyNames()),
+                    where + script + server);
+            server.properties()
+                    .forEach(one -> compare(script.get(one.getKey()), one.getValue(), where + "/" + one.getKey()));
+        } else if (server.isArray()) {
+            assertEquals(script.size(), server.size(), where + script + server);
+            for (int i = 0; i < server.size(); i++) {
+                compare(script.get(i), server.get(i), where + "/" + i);
+            }
+        } else {
+            assertEquals(script, server, where);
+        }
+    }
+
+    private static SeasonRequest season(Plan plan, int days, long seed) {
+        return new SeasonRequest(
+                new RunInputs(
+                        plan,
+                        LocalDate.of(2026, 10, 5),
+                        days,
+                        new WeatherChoice(
+                                Optional.empty(),
+                                Optional.empty(),
+                                Optional.of(new WeatherChoice.PlaceMonths(Optional.empty())),
+                                Optional.empty()),
+                        seed,
+                        Optional.empty()),
+                new Window(0, days * DAY, 60));
+    }
+
+    private static List<Plan> demo() throws Exception {
+        List<Plan> plans = new ArrayList<>();
+        for (String site : List.of("hallgrund", "kvarno", "skarvholm")) {
+            plans.add(Documents.read(Files.readString(Path.of("../demo", site + ".json")))
+                    .plan());
+        }
+        return plans;
+    }
+
+    /** Every event, every ledger, every sentence of two days at random sites. */
+    @Test
+    public void randomSitesRunTheSame() throws Exception {
+        for (int i = 0; i < SITES; i++) {
+            SeasonRequest asked = season(RandomPlans.of(i), 2, i);
+            SiteFiles files = RandomPlans.files(i);
+            assertSame("SEASON", asked, files, SeasonAnswer.of(asked, files), "site " + i);
+        }
+    }
+
+    /** All that a page asks of the demo's sites. */
+    @Test
+    public void theDemoIsAnsweredTheSame() throws Exception {
+        BenchScript script = new BenchScript(List.of(
+                new BenchScript.Turn(0, "battery_volts", 25, 0), new BenchScript.Turn(60, "battery_volts", 21, 600)));
+        BenchScript air = new BenchScript(List.of(
+                new BenchScript.Turn(0, "air_celsius", 25, 0), new BenchScript.Turn(60, "air_celsius", -5, 600)));
+        for (Plan plan : demo()) {
+            String which = plan.site().name();
+            assertSame("READING", plan, NONE, Reading.of(plan, Map.of()), which);
+            assertSame("WALK", new WalkRequest(plan), NONE, Walked.of(plan), which);
+            assertSame("WALK_THROUGH", new WalkRequest(plan), NONE, LevelWalk.of(plan), which);
+            SeasonRequest asked = season(plan, 14, 1);
+            assertSame("SEASON", asked, NONE, SeasonAnswer.of(asked, NONE), which);
+            for (boolean live : new boolean[] {false, true}) {
+                BenchRequest bench =
+                        new BenchRequest(plan, live ? air : script, 1200, Optional.of(live), Optional.empty());
+                assertSame("BENCH", bench, NONE, bench.play(), which);
+            }
+        }
+    }
+
+    /** What cannot be taken is refused as the server refuses it: at the same place, in the same words. */
+    @Test
+    public void refusalsAreTheServers() throws Exception {
+        JsonNode plan = tree(demo().get(0));
+        ObjectNode low = plan.deepCopy().asObject();
+        ((ObjectNode) low.at("/program/outputs/0/protection")).put("lvdVolts", -1);
+        JsonNode refused = ask("READING", low, NONE);
+        assertEquals(
+                refused.get("pointer").asString(),
+                "/program/outputs/" + plan.at("/program/outputs/0/id").asString() + "/protection/lvdVolts");
+        assertTrue(refused.get("detail").asString().contains("lvdVolts: -1 V"), refused.toString());
+        ObjectNode more = plan.deepCopy().asObject();
+        more.put("moods", 1);
+        assertEquals(ask("READING", more, NONE).get("pointer").asString(), "/moods");
+        assertTrue(ask("MOODS", plan, NONE).get("detail").asString().contains("known are READING"));
+    }
+}

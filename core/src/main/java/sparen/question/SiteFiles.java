@@ -1,0 +1,36 @@
+package sparen.question;
+
+import java.util.Map;
+import sparen.format.Profile;
+import sparen.format.WeatherFile;
+import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
+
+/**
+ * What was measured for a site and taken in, by id: what its plan and its runs name.
+ *
+ * @param profiles of consumption
+ * @param weather files
+ */
+public record SiteFiles(Map<String, Profile> profiles, Map<String, WeatherFile> weather) {
+    /** Nothing was taken in. */
+    public static final SiteFiles NONE = new SiteFiles(Map.of(), Map.of());
+
+    public SiteFiles {
+        profiles = Map.copyOf(Bounds.present("profiles", profiles));
+        weather = Map.copyOf(Bounds.present("weather", weather));
+    }
+
+    /**
+     * A weather file.
+     *
+     * @throws InvalidQuantity when there is none of that id
+     */
+    public WeatherFile weatherFile(String id) {
+        WeatherFile found = weather.get(id);
+        if (found == null) {
+            throw new InvalidQuantity("weather.file", "the weather file \"" + id + "\" is not at hand");
+        }
+        return found;
+    }
+}
