@@ -1,5 +1,6 @@
 import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
+import { ask } from '../lib/engine/engine';
 import { believable, duration, fixed } from '../lib/sentence/quantity';
 import type {
   BenchState,
@@ -177,12 +178,12 @@ export class Bench {
 
   /** The same script on another plan: what happens there. */
   async eventsOn(plan: Plan): Promise<Event[] | undefined> {
-    const { data, problem } = await outcome(
-      api.POST('/api/bench/{siteId}', {
-        params: { path: { siteId: this.site } },
-        body: { plan, script: { turns: this.turns }, untilSeconds: this.seconds, live: this.live },
-      }),
-    );
+    const { data, problem } = await ask('/api/bench/{siteId}', this.site, {
+      plan,
+      script: { turns: this.turns },
+      untilSeconds: this.seconds,
+      live: this.live,
+    });
     this.problem = problem;
     return data?.events;
   }
@@ -199,17 +200,16 @@ export class Bench {
     this.notice = '';
     const asked = performance.now();
     const answer = await this.newest.ask((signal) =>
-      outcome(
-        api.POST('/api/bench/{siteId}', {
-          params: { path: { siteId: this.site } },
-          body: {
-            plan,
-            script: { turns: this.turns },
-            untilSeconds: this.seconds,
-            ...(this.live ? { live: true, shownSeconds: this.shownSeconds } : {}),
-          },
-          signal,
-        }),
+      ask(
+        '/api/bench/{siteId}',
+        this.site,
+        {
+          plan,
+          script: { turns: this.turns },
+          untilSeconds: this.seconds,
+          ...(this.live ? { live: true, shownSeconds: this.shownSeconds } : {}),
+        },
+        signal,
       ),
     );
     if (!answer) return;
@@ -220,23 +220,12 @@ export class Bench {
 
   /** Walks every level of the program up or down, alone. */
   async walk() {
-    this.walked = await this.walks((plan) =>
-      outcome(
-        api.POST('/api/bench/{siteId}/walk', { params: { path: { siteId: this.site } }, body: { plan } }),
-      ),
-    );
+    this.walked = await this.walks((plan) => ask('/api/bench/{siteId}/walk', this.site, { plan }));
   }
 
   /** Walks the program once down and once up, all of it acting. */
   async walkThrough() {
-    this.through = await this.walks((plan) =>
-      outcome(
-        api.POST('/api/bench/{siteId}/walk-through', {
-          params: { path: { siteId: this.site } },
-          body: { plan },
-        }),
-      ),
-    );
+    this.through = await this.walks((plan) => ask('/api/bench/{siteId}/walk-through', this.site, { plan }));
   }
 
   /** What was walked was another plan. */

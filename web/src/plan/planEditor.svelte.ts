@@ -1,6 +1,7 @@
 import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
+import { ask } from '../lib/engine/engine';
 import type { FittedDevice, Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
 import { atPlace, merge, withPlace, type Clash, type Path, type Side } from './planPath';
@@ -187,13 +188,11 @@ export class PlanEditor {
     void this.read();
   }
 
-  /** Asks the server what the plan says and what is wrong with it. Only the newest question counts. */
+  /** Asks what the plan says and what is wrong with it. Only the newest question counts. */
   private async read() {
     const body = this.plan;
     if (!body) return;
-    const answer = await this.newest.ask((signal) =>
-      outcome(api.POST('/api/reading/{siteId}', { params: { path: { siteId: this.site } }, body, signal })),
-    );
+    const answer = await this.newest.ask((signal) => ask('/api/reading/{siteId}', this.site, body, signal));
     if (!answer) return;
     const { data, problem } = answer;
     if (data) this.reading = data;

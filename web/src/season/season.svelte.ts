@@ -1,5 +1,6 @@
-import { api, outcome, type Problem } from '../lib/api/client';
+import type { Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
+import { ask } from '../lib/engine/engine';
 import type { Plan, SeasonAnswer } from '../lib/api/api';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
@@ -29,19 +30,18 @@ export class Season {
     const asked = performance.now();
     const run = this.asked.inputs(plan);
     const answer = await this.newest.ask((signal) =>
-      outcome(
-        api.POST('/api/season/{siteId}', {
-          params: { path: { siteId: this.site } },
-          body: {
-            run,
-            window: {
-              fromSeconds: from,
-              toSeconds: to,
-              buckets: Math.min(MOST_BUCKETS, Math.max(50, Math.round(buckets))),
-            },
+      ask(
+        '/api/season/{siteId}',
+        this.site,
+        {
+          run,
+          window: {
+            fromSeconds: from,
+            toSeconds: to,
+            buckets: Math.min(MOST_BUCKETS, Math.max(50, Math.round(buckets))),
           },
-          signal,
-        }),
+        },
+        signal,
       ),
     );
     if (!answer) return;

@@ -54,8 +54,8 @@ export function schemaOf(name: string): Schema {
 export function followed(schema: Schema): Schema {
   if (!schema.$ref) return schema;
   const { $ref, ...said } = schema;
-  const { title: _, description: __, ...type } = schemaOf($ref.replace('#/$defs/', ''));
-  return { ...type, ...said };
+  const type = schemaOf($ref.replace('#/$defs/', ''));
+  return { ...type, title: undefined, description: undefined, ...said };
 }
 
 /** The kind that a schema of several fixes. */

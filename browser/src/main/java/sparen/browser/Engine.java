@@ -26,12 +26,14 @@ public final class Engine {
      * @param name such as READING
      * @param question as the server takes it
      * @param files what was measured for the site: its profiles and weather files, by id; null for nothing
-     * @return an object with the answer, or with the pointer and the detail of a refusal
+     * @return an object with the answer, with the pointer and the detail of a refusal, or with what is missing among the files
      */
     @JSExport
     public static JSObject answer(String name, JSObject question, JSObject files) {
         try {
             return object(Map.of("answer", Questions.answer(name, tree(question), tree(files))));
+        } catch (Questions.NotAtHand missing) {
+            return object(Map.of("missing", missing.getMessage()));
         } catch (Refused refused) {
             return object(Map.of("pointer", refused.pointer(), "detail", refused.getMessage()));
         } catch (InvalidQuantity invalid) {

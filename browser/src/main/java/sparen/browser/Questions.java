@@ -2,6 +2,7 @@ package sparen.browser;
 
 import java.util.List;
 import java.util.function.BiFunction;
+import java.util.function.Function;
 import java.util.stream.Collectors;
 import sparen.bench.LevelWalk;
 import sparen.program.Plan;
@@ -16,20 +17,38 @@ import sparen.question.Walked;
 /** What a page asks, by the names that the engine of the interface uses. */
 enum Questions {
     /** What a plan says. */
-    READING(Plan.class, (plan, files) -> Reading.of(plan, files.profiles())),
+    READING(Plan.class, plan -> plan, (plan, files) -> Reading.of(plan, files.profiles())),
     /** What a bench supply makes a program do. */
-    BENCH(BenchRequest.class, (request, files) -> request.play()),
+    BENCH(BenchRequest.class, BenchRequest::plan, (request, files) -> request.play()),
     /** Every level walked. */
-    WALK(WalkRequest.class, (request, files) -> Walked.of(request.plan())),
+    WALK(WalkRequest.class, WalkRequest::plan, (request, files) -> Walked.of(request.plan())),
     /** A whole program walked once down and up. */
-    WALK_THROUGH(WalkRequest.class, (request, files) -> LevelWalk.of(request.plan())),
+    WALK_THROUGH(WalkRequest.class, WalkRequest::plan, (request, files) -> LevelWalk.of(request.plan())),
     /** A run of some days. */
-    SEASON(SeasonRequest.class, SeasonAnswer::of);
+    SEASON(SeasonRequest.class, request -> request.run().plan(), Questions::season);
 
     private final BiFunction<Object, SiteFiles, Object> answers;
 
-    <Q> Questions(Class<Q> asked, BiFunction<Q, SiteFiles, Object> answer) {
-        answers = (tree, files) -> Trees.write(answer.apply(Trees.read(asked, tree), files));
+    <Q> Questions(Class<Q> asked, Function<Q, Plan> of, BiFunction<Q, SiteFiles, Object> answer) {
+        answers = (tree, files) -> {
+            Q question = Trees.read(asked, tree);
+            of.apply(question).site().profiles().stream()
+                    .filter(profile -> !files.profiles().containsKey(profile))
+                    .findFirst()
+                    .ifPresent(profile -> {
+                        throw new NotAtHand("the profile " + profile);
+                    });
+            return Trees.write(answer.apply(question, files));
+        };
+    }
+
+    /** Something that the question names is not here; who has it is to be asked. */
+    static final class NotAtHand extends RuntimeException {
+        private static final long serialVersionUID = 1L;
+
+        NotAtHand(String what) {
+            super(what);
+        }
     }
 
     /**
@@ -37,6 +56,7 @@ enum Questions {
      *
      * @param files what was measured for the site, as a tree; null for nothing
      * @throws Refused when it cannot be taken
+     * @throws NotAtHand when it names a profile or a weather file that is not among the files
      */
     static Object answer(String name, Object tree, Object files) {
         for (Questions question : values()) {
@@ -49,5 +69,16 @@ enum Questions {
                 "",
                 "there is no question " + name + "; known are "
                         + List.of(values()).stream().map(Enum::name).collect(Collectors.joining(", ")));
+    }
+
+    private static SeasonAnswer season(SeasonRequest request, SiteFiles files) {
+        request.run()
+                .weather()
+                .file()
+                .filter(file -> !files.weather().containsKey(file))
+                .ifPresent(file -> {
+                    throw new NotAtHand("the weather file " + file);
+                });
+        return SeasonAnswer.of(request, files);
     }
 }

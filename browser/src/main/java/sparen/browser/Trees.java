@@ -98,6 +98,23 @@ final class Trees {
         return fields;
     }
 
+    /** A place in a tree, written only where something is refused there. */
+    private record At(At above, Object step) {
+        static final At TOP = new At(null, "");
+
+        At then(Object next) {
+            return new At(this, next);
+        }
+
+        Refused refused(String detail) {
+            return new Refused(pointer(), detail);
+        }
+
+        private String pointer() {
+            return above == null ? "" : above.pointer() + "/" + Place.escaped(step.toString());
+        }
+    }
+
     /**
      * A record from a tree.
      *
@@ -105,87 +122,85 @@ final class Trees {
      */
     static <T> T read(Class<T> type, Object tree) {
         try {
-            return type.cast(value(type, tree, ""));
+            return type.cast(value(type, tree, At.TOP));
         } catch (Refused refused) {
             throw new Refused(Place.withIds(tree, refused.pointer()), refused.getMessage());
         }
     }
 
-    private static Object shaped(Shape shape, Object tree, String pointer) {
+    private static Object shaped(Shape shape, Object tree, At at) {
         if (shape instanceof Shape.Maybe maybe) {
-            return tree == null ? Optional.empty() : Optional.of(shaped(maybe.of(), tree, pointer));
+            return tree == null ? Optional.empty() : Optional.of(shaped(maybe.of(), tree, at));
         } else if (tree == null) {
-            return nothing(shape.type(), pointer);
+            if (shape.type().isPrimitive()) {
+                throw at.refused(expected(shape.type()));
+            }
+            return null;
         } else if (shape instanceof Shape.Many many) {
-            return list(many, tree, pointer);
+            return list(many, tree, at);
         } else if (shape instanceof Shape.Named named) {
-            return named(named, tree, pointer);
+            return named(named, tree, at);
         }
-        return value(shape.type(), tree, pointer);
+        return value(shape.type(), tree, at);
     }
 
-    private static Object nothing(Class<?> type, String pointer) {
-        if (type.isPrimitive()) {
-            throw new Refused(pointer, expected(type));
-        }
-        return null;
-    }
-
-    private static List<Object> list(Shape.Many shape, Object tree, String pointer) {
+    private static List<Object> list(Shape.Many shape, Object tree, At at) {
         List<Object> read = new ArrayList<>();
-        for (Object one : as(List.class, tree, pointer, "a list is expected here")) {
-            String at = pointer + "/" + read.size();
-            if (one == null) {
-                throw new Refused(at, "nothing (null) stands here where an entry is expected");
-            }
-            read.add(shaped(shape.of(), one, at));
+        for (Object one : as(List.class, tree, at)) {
+            At entry = at.then(read.size());
+            read.add(shaped(shape.of(), there(one, entry), entry));
         }
         return read;
     }
 
-    private static Map<Object, Object> named(Shape.Named shape, Object tree, String pointer) {
+    private static Map<Object, Object> named(Shape.Named shape, Object tree, At at) {
         Map<Object, Object> read = new LinkedHashMap<>();
-        Map<?, ?> object = as(Map.class, tree, pointer, "an object is expected here");
+        Map<?, ?> object = as(Map.class, tree, at);
         for (Map.Entry<?, ?> one : object.entrySet()) {
-            String at = pointer + "/" + Place.escaped((String) one.getKey());
-            if (one.getValue() == null) {
-                throw new Refused(at, "nothing (null) stands here where an entry is expected");
-            }
-            read.put(value(shape.key(), one.getKey(), at), shaped(shape.of(), one.getValue(), at));
+            At entry = at.then(one.getKey());
+            read.put(value(shape.key(), one.getKey(), entry), shaped(shape.of(), there(one.getValue(), entry), entry));
         }
         return read;
     }
 
-    private static Object value(Class<?> type, Object tree, String pointer) {
-        if (Kinds.ALL.containsKey(type)) {
-            Map<String, Class<?>> kinds = Kinds.ALL.get(type);
-            Class<?> record = tree instanceof Map<?, ?> map ? kinds.get(kind(type, map)) : null;
-            if (record == null) {
-                throw new Refused(
-                        pointer, "an object with \"kind\" one of " + List.copyOf(kinds.keySet()) + " is expected here");
-            }
-            return value(record, tree, pointer);
-        } else if (RecordType.isOne(type)) {
-            return record(RecordType.of(type), as(Map.class, tree, pointer, "an object is expected here"), pointer);
-        } else if (type.isEnum()) {
-            return constant(type, tree, pointer);
-        } else if (type == double.class || type == Double.class) {
-            return as(Double.class, tree, pointer, expected(type));
+    private static Object there(Object one, At at) {
+        if (one == null) {
+            throw at.refused("nothing (null) stands here where an entry is expected");
+        }
+        return one;
+    }
+
+    private static Object value(Class<?> type, Object tree, At at) {
+        if (type == double.class || type == Double.class) {
+            return as(Double.class, tree, at);
+        } else if (type == String.class) {
+            return as(String.class, tree, at);
         } else if (type == boolean.class || type == Boolean.class) {
-            return as(Boolean.class, tree, pointer, expected(type));
+            return as(Boolean.class, tree, at);
         } else if (type == int.class || type == Integer.class) {
-            return (int) whole(tree, pointer, Integer.MAX_VALUE);
+            return (int) whole(tree, at, Integer.MAX_VALUE);
         } else if (type == long.class || type == Long.class) {
-            return whole(tree, pointer, 1L << 53);
+            return whole(tree, at, 1L << 53);
+        } else if (RecordType.isOne(type)) {
+            return record(RecordType.of(type), as(Map.class, tree, at), at);
+        } else if (type.isEnum()) {
+            return constant(type, tree, at);
         } else if (type == double[].class) {
-            List<?> numbers = as(List.class, tree, pointer, "a list is expected here");
+            List<?> numbers = as(List.class, tree, at);
             return numbers.stream()
-                    .mapToDouble(one ->
-                            "NaN".equals(one) ? Double.NaN : as(Double.class, one, pointer, expected(double.class)))
+                    .mapToDouble(one -> "NaN".equals(one) ? Double.NaN : as(Double.class, one, at))
                     .toArray();
         }
-        String text = as(String.class, tree, pointer, "a text is expected here");
-        return type == String.class ? text : told(type, text, pointer);
+        Map<String, Class<?>> kinds = Kinds.ALL.get(type);
+        return kinds == null ? told(type, as(String.class, tree, at), at) : ofAKind(type, kinds, tree, at);
+    }
+
+    private static Object ofAKind(Class<?> type, Map<String, Class<?>> kinds, Object tree, At at) {
+        Class<?> record = tree instanceof Map<?, ?> map ? kinds.get(kind(type, map)) : null;
+        if (record == null) {
+            throw at.refused("an object with \"kind\" one of " + List.copyOf(kinds.keySet()) + " is expected here");
+        }
+        return value(record, tree, at);
     }
 
     /** Once every entry of a device's menu was a number. */
@@ -194,7 +209,7 @@ final class Trees {
         return kind == null && type == Knob.class ? KIND_OF.get(NumberKnob.class) : kind;
     }
 
-    private static Object told(Class<?> type, String text, String pointer) {
+    private static Object told(Class<?> type, String text, At at) {
         try {
             if (type == Instant.class) {
                 return Instant.parse(text);
@@ -208,52 +223,62 @@ final class Trees {
                 return UUID.fromString(text);
             }
         } catch (DateTimeException | IllegalArgumentException e) {
-            throw new Refused(pointer, e.getMessage());
+            throw at.refused(e.getMessage());
         }
         throw new IllegalStateException(type.getName() + " is nothing that is read here");
     }
 
-    private static Object record(RecordType type, Map<?, ?> tree, String pointer) {
-        for (Object field : tree.keySet()) {
-            boolean isKind = field.equals(KIND) && KIND_OF.containsKey(type.type());
-            if (!isKind && !type.names().contains(field)) {
-                throw new Refused(
-                        pointer + "/" + Place.escaped((String) field),
-                        "there is no field \"" + field + "\" here; known are " + type.names());
-            }
-        }
+    private static Object record(RecordType type, Map<?, ?> tree, At at) {
         Object[] values = new Object[type.names().size()];
+        int taken = KIND_OF.containsKey(type.type()) && tree.containsKey(KIND) ? 1 : 0;
         for (int i = 0; i < values.length; i++) {
             String name = type.names().get(i);
-            values[i] = shaped(type.shapes().get(i), tree.get(name), pointer + "/" + name);
+            taken += tree.containsKey(name) && !name.equals(KIND) ? 1 : 0;
+            values[i] = shaped(type.shapes().get(i), tree.get(name), at.then(name));
+        }
+        if (taken < tree.size()) {
+            refuseUnknown(type, tree, at);
         }
         try {
             return type.make().apply(values);
         } catch (InvalidQuantity invalid) {
-            throw new Refused(pointer + "/" + invalid.field().replace('.', '/'), invalid.getMessage());
+            At field = at;
+            for (String step : invalid.field().split("\\.")) {
+                field = field.then(step);
+            }
+            throw field.refused(invalid.getMessage());
         }
     }
 
-    private static Object constant(Class<?> type, Object tree, String pointer) {
+    private static void refuseUnknown(RecordType type, Map<?, ?> tree, At at) {
+        for (Object field : tree.keySet()) {
+            boolean isKind = field.equals(KIND) && KIND_OF.containsKey(type.type());
+            if (!isKind && !type.names().contains(field)) {
+                throw at.then(field).refused("there is no field \"" + field + "\" here; known are " + type.names());
+            }
+        }
+    }
+
+    private static Object constant(Class<?> type, Object tree, At at) {
         for (Object constant : type.getEnumConstants()) {
             if (((Enum<?>) constant).name().equals(tree)) {
                 return constant;
             }
         }
-        throw new Refused(pointer, expected(type));
+        throw at.refused(expected(type));
     }
 
-    private static long whole(Object tree, String pointer, long most) {
-        double number = as(Double.class, tree, pointer, expected(int.class));
+    private static long whole(Object tree, At at, long most) {
+        double number = as(Double.class, tree, at);
         if (number != Math.rint(number) || Math.abs(number) > most) {
-            throw new Refused(pointer, "a whole number is expected here");
+            throw at.refused("a whole number is expected here");
         }
         return (long) number;
     }
 
-    private static <T> T as(Class<T> type, Object tree, String pointer, String expected) {
+    private static <T> T as(Class<T> type, Object tree, At at) {
         if (!type.isInstance(tree)) {
-            throw new Refused(pointer, expected);
+            throw at.refused(expected(type));
         }
         return type.cast(tree);
     }
@@ -261,7 +286,11 @@ final class Trees {
     private static String expected(Class<?> type) {
         String what = type.isEnum()
                 ? "one of " + List.of(type.getEnumConstants())
-                : type == boolean.class || type == Boolean.class ? "true or false" : "a number";
+                : type == boolean.class || type == Boolean.class
+                        ? "true or false"
+                        : type == String.class
+                                ? "a text"
+                                : type == List.class ? "a list" : type == Map.class ? "an object" : "a number";
         return what + " is expected here";
     }
 }

@@ -121,8 +121,12 @@ public final class Checks {
      * @param profiles the consumption profiles its loads name; a load whose profile is missing counts as drawing nothing
      */
     public static List<Finding> of(Plan plan, Map<String, Profile> profiles) {
-        PlanFacts examined = new PlanFacts(plan, profiles);
-        return sorted(plan, STATIC.stream().flatMap(check -> check.look(examined)));
+        return of(new PlanFacts(plan, profiles));
+    }
+
+    /** The same of a plan of which the facts are there. */
+    public static List<Finding> of(PlanFacts examined) {
+        return sorted(examined.asWanted(), STATIC.stream().flatMap(check -> check.look(examined)));
     }
 
     /** What a run has shown to be wrong with a plan, the worst first. */

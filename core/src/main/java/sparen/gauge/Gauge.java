@@ -122,13 +122,19 @@ public record Gauge(
 
     /** The gauge of a plan. */
     public static Gauge of(Plan plan, Map<String, Profile> profiles) {
-        PlanFacts examined = new PlanFacts(plan, profiles);
+        return of(new PlanFacts(plan, profiles));
+    }
+
+    /** The same of a plan of which the facts are there. */
+    public static Gauge of(PlanFacts examined) {
+        Plan plan = examined.asWanted();
         List<Peg> pegs = new ArrayList<>(examined.levels(Level.Role.values())
                 .map(placed -> peg(plan, placed))
                 .toList());
         pegs.addAll(DevicePegs.of(plan));
+        Surroundings around = Surroundings.of(plan);
         plan.program().outputs().stream()
-                .flatMap(output -> temperatures(plan, output))
+                .flatMap(output -> temperatures(output, around.at(output)))
                 .forEach(pegs::add);
         List<Wall> walls = walls(plan);
         double low = plan.site().battery().lowestVolts();
@@ -196,8 +202,7 @@ public record Gauge(
     }
 
     /** The temperatures in the sentences of an output's rules. */
-    private static Stream<Peg> temperatures(Plan plan, Output output) {
-        Surroundings around = Surroundings.of(plan).at(output);
+    private static Stream<Peg> temperatures(Output output, Surroundings around) {
         return Stream.concat(
                 output.automatic().stream().flatMap(rule -> temperatures(output, "automatic", rule, around)),
                 output.protection().stream().flatMap(rule -> temperatures(output, "protection", rule, around)));

@@ -24,7 +24,12 @@ public record Rating(String output, String name, double used, double bears, Stri
 
     /** The ratings of all outputs, as far as they are told. */
     public static List<Rating> of(Plan plan, Map<String, Profile> profiles) {
-        PlanFacts examined = new PlanFacts(plan, profiles);
+        return of(new PlanFacts(plan, profiles));
+    }
+
+    /** The same of a plan of which the facts are there. */
+    public static List<Rating> of(PlanFacts examined) {
+        Plan plan = examined.asWanted();
         List<Rating> ratings = new ArrayList<>();
         for (Output output : plan.program().outputs()) {
             output.contact().ifPresent(contact -> contact(ratings, examined, output, contact));

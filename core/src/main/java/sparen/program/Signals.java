@@ -6,6 +6,7 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.TreeMap;
+import java.util.regex.Pattern;
 import sparen.logic.Signal;
 import sparen.program.NamedSignal.Kind;
 import sparen.quantity.Standard;
@@ -20,6 +21,7 @@ import sparen.site.Site;
  * hour; at last the voltage at each sense point at a device.
  */
 public final class Signals {
+    private static final Pattern OTHERS = Pattern.compile("[^A-Za-z0-9]+");
     private static final double NOON = 12;
     private static final double HIGH_SUN = 30;
     private static final double MOST_WATTS = 5000;
@@ -190,7 +192,7 @@ public final class Signals {
     }
 
     private static String idOf(Said said, String part) {
-        return said.id + part.replaceAll("[^A-Za-z0-9]+", "_").toLowerCase(Locale.ROOT);
+        return said.id + OTHERS.matcher(part).replaceAll("_").toLowerCase(Locale.ROOT);
     }
 
     /** All of them, in the order of their numbers. */

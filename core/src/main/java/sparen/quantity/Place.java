@@ -1,5 +1,6 @@
 package sparen.quantity;
 
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 
@@ -15,7 +16,16 @@ public final class Place {
 
     /** The names on the way. */
     public static List<String> steps(String place) {
-        return List.of(place.split("/"));
+        List<String> steps = new ArrayList<>();
+        int from = 0;
+        for (int slash = place.indexOf('/'); slash >= 0; slash = place.indexOf('/', from)) {
+            steps.add(place.substring(from, slash));
+            from = slash + 1;
+        }
+        if (from < place.length() || steps.isEmpty()) {
+            steps.add(place.substring(from));
+        }
+        return steps;
     }
 
     /** Of a place below an output, that output's id; empty for any other place. */

@@ -19,7 +19,6 @@ import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.program.Surroundings;
 import sparen.revision.UsualCharging;
-import sparen.setting.DeviceSettings;
 import sparen.setting.Setting;
 import sparen.working.Conductor;
 import sparen.working.Working;
@@ -49,8 +48,8 @@ public record Reading(
             Optional<Sentence> lockout,
             Optional<Sentence> contact,
             Optional<Sentence> clock) {
-        private static OutputReading of(Plan plan, Output output) {
-            Surroundings around = Surroundings.of(plan).at(output);
+        private static OutputReading of(Surroundings site, Output output) {
+            Surroundings around = site.at(output);
             return new OutputReading(
                     output.id(),
                     output.automatic().map(rule -> rule.sentence(around)),
@@ -63,17 +62,19 @@ public record Reading(
 
     /** Of a plan, with the profiles that it names. */
     public static Reading of(Plan plan, Map<String, Profile> named) {
+        PlanFacts facts = new PlanFacts(plan, named);
+        Surroundings site = Surroundings.of(plan);
         return new Reading(
                 plan.program().outputs().stream()
-                        .map(output -> OutputReading.of(plan, output))
+                        .map(output -> OutputReading.of(site, output))
                         .toList(),
-                Checks.of(plan, named),
-                Workings.of(plan, named),
-                Gauge.of(plan, named),
-                DeviceSettings.of(plan),
-                Rating.of(plan, named),
+                Checks.of(facts),
+                Workings.of(facts),
+                Gauge.of(facts),
+                facts.settings(),
+                Rating.of(facts),
                 UsualCharging.of(plan),
-                Conductor.of(new PlanFacts(plan, named)),
+                Conductor.of(facts),
                 plan.program().ac().map(ac -> ac.cases(plan.site().blendsSun())).orElse(List.of()));
     }
 }

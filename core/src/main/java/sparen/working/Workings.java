@@ -27,7 +27,11 @@ public final class Workings {
 
     /** All that can be worked out for a plan. */
     public static List<Working> of(Plan plan, Map<String, Profile> profiles) {
-        PlanFacts examined = new PlanFacts(plan, profiles);
+        return of(new PlanFacts(plan, profiles));
+    }
+
+    /** The same of a plan of which the facts are there. */
+    public static List<Working> of(PlanFacts examined) {
         return ALL.stream().flatMap(calculator -> calculator.work(examined)).toList();
     }
 }

@@ -8,6 +8,7 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.LoadState;
 import java.util.List;
 import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
@@ -50,6 +51,7 @@ public class BenchJourneyTest extends BrowserTest {
     @Test
     public void turnsTheVoltageDownAndWaits() throws Exception {
         Page page = at("/site/hallgrund/bench", "odd");
+        withoutTheCore(page);
         Locator transmitter = contact(page, "Transmitter load disconnect");
         assertThat(transmitter).containsText("closed");
         turn(page, "voltage", "11,5");
@@ -75,6 +77,34 @@ public class BenchJourneyTest extends BrowserTest {
         assertThat(page.getByText("Nothing has switched yet")).isVisible();
         page.locator("input[type=file]").setInputFiles(script.path());
         assertThat(page.getByText("at or below LVD").first()).isVisible();
+    }
+
+    /** Once the core has come to the browser, the bench goes on with the network gone. */
+    @Test
+    public void theBenchGoesOnWithoutANetwork() throws Exception {
+        Page page = at("/", "odd");
+        page.waitForResponse("**/engine/core.js", () -> page.navigate(address() + "/#/site/hallgrund/bench"));
+        page.waitForCondition(() -> page.workers().size() == 1);
+        List<Request> asked = requests(page, "POST", "/api/bench/hallgrund");
+        // Where the core is read but not yet there the server still answers.
+        page.waitForCondition(() -> {
+            int before = asked.size();
+            turn(page, "voltage", before % 2 == 0 ? "12,9" : "13,1");
+            assertThat(knob(page, "voltage")).containsText(before % 2 == 0 ? "12.9" : "13.1");
+            page.waitForLoadState(LoadState.NETWORKIDLE);
+            return asked.size() == before;
+        });
+        int online = asked.size();
+        page.context().setOffline(true);
+        Locator transmitter = contact(page, "Transmitter load disconnect");
+        turn(page, "voltage", "11,5");
+        assertThat(transmitter).containsText("30 s");
+        toTheNextSwitching(page);
+        assertThat(transmitter).containsText("open");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened")))
+                .containsText("at or below LVD");
+        assertEquals(asked.size(), online);
+        page.context().setOffline(false);
     }
 
     /** Time goes on by itself; covering the array makes dusk; a slow turn is asked for in words and refused in words. */

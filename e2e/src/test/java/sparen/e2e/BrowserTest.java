@@ -10,6 +10,7 @@ import com.microsoft.playwright.ConsoleMessage;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Request;
+import com.microsoft.playwright.Route;
 import com.microsoft.playwright.TimeoutError;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.LoadState;
@@ -207,6 +208,18 @@ abstract class BrowserTest {
     }
 
     /** What a page asks of the server at paths that end so, from now on. */
+    /** A window in which the core does not come: every question goes to the server, to be counted there. */
+    static void withoutTheCore(Page page) {
+        page.context()
+                .route(
+                        "**/engine/core.js",
+                        route -> route.fulfill(new Route.FulfillOptions()
+                                .setContentType("text/javascript")
+                                .setBody("export const answer = () => ({ failed: 'not here' })")));
+        page.reload();
+        page.waitForLoadState(LoadState.NETWORKIDLE);
+    }
+
     static List<Request> requests(Page page, String method, String pathEnd) {
         List<Request> seen = new ArrayList<>();
         page.onRequest(request -> {

@@ -327,6 +327,7 @@ public class DevicesAndManyTest extends BrowserTest {
                 .getByRole(
                         AriaRole.SPINBUTTON,
                         new Locator.GetByRoleOptions().setName("LVD").setExact(true));
+        withoutTheCore(page);
         // One row open, the rest in two lines: all of them within two screens.
         int tall = (Integer) page.evaluate("document.documentElement.scrollHeight");
         assertTrue(tall <= 1600, tall + " px");

@@ -43,7 +43,7 @@ public class SupplyChainTest {
     @DataProvider
     private Object[][] bills() {
         return new Object[][] {
-            {"../app/target/bom.json", Set.of("core", "document", "web"), 80},
+            {"../app/target/bom.json", Set.of("core", "document", "browser", "web"), 80},
             {"../web/target/bom.json", Set.of("no-charts"), 10},
         };
     }

@@ -45,6 +45,7 @@ class SecurityConfiguration {
                                 "/index.html",
                                 "/assets/**",
                                 "/schema/**",
+                                "/engine/**",
                                 "/favicon.svg",
                                 "/error")
                         .permitAll()

@@ -1,0 +1,51 @@
+import type { paths } from '../api/api';
+import { api, outcome, type Outcome } from '../api/client';
+import CoreWorker from './core.worker?worker';
+import { LocalCore } from './local';
+
+/** What the core can be asked wherever it runs, and what it is called in this browser. */
+const QUESTIONS = {
+  '/api/reading/{siteId}': 'READING',
+  '/api/bench/{siteId}': 'BENCH',
+  '/api/bench/{siteId}/walk': 'WALK',
+  '/api/bench/{siteId}/walk-through': 'WALK_THROUGH',
+  '/api/season/{siteId}': 'SEASON',
+} as const;
+
+export type Question = keyof typeof QUESTIONS;
+type Operation<Q extends Question> = paths[Q]['post'];
+export type Body<Q extends Question> =
+  Operation<Q>['requestBody']['content'][keyof Operation<Q>['requestBody']['content']];
+type Told<Q extends Question> = Operation<Q>['responses'][200]['content'];
+export type Answer<Q extends Question> = Told<Q>[keyof Told<Q>];
+
+const local = new LocalCore(() => new CoreWorker());
+let asked = 0;
+
+/**
+ * Asks the core: the one in this browser where it is there, without a way to the server and back, else the server.
+ * The first question is the page's own; with the second somebody works here, and the core is loaded.
+ */
+export async function ask<Q extends Question>(
+  question: Q,
+  site: string,
+  body: Body<Q>,
+  signal?: AbortSignal,
+): Promise<Outcome<Answer<Q>>> {
+  if (local.isReady()) {
+    const told = await local.ask({ name: QUESTIONS[question], question: body }, signal);
+    if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
+    if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
+    // It failed, or something is not at hand here: the server has all of it.
+  } else if (asked++ > 0 && typeof Worker !== 'undefined') {
+    local.load();
+  }
+  return outcome<Answer<Q>>(
+    api.POST(question as never, { params: { path: { siteId: site } }, body, signal } as never) as never,
+  );
+}
+
+/** A refusal as the server sends it. */
+function refusal(pointer: string, detail: string) {
+  return { type: 'urn:sparen:problem:invalid-field', status: 422, detail, errors: [{ pointer, detail }] };
+}

@@ -1,0 +1,92 @@
+/** What the core in this browser is asked. */
+export interface Asked {
+  name: string;
+  question: unknown;
+  files?: unknown;
+}
+
+/** What it says: an answer; why it cannot be taken; what would have to be at hand; or that it failed. */
+export interface Answered {
+  answer?: unknown;
+  pointer?: string;
+  detail?: string;
+  missing?: string;
+  failed?: string;
+}
+
+/** As much of a worker as is used here. */
+export interface Thread {
+  postMessage(message: unknown): void;
+  addEventListener(kind: 'message' | 'error', listener: (event: { data?: unknown }) => void): void;
+  terminate(): void;
+}
+
+interface Waiting {
+  asked: Asked;
+  signal: AbortSignal | undefined;
+  done: (answered: Answered) => void;
+}
+
+/** The core in this browser: one question at a time, those nobody waits for any more passed over. */
+export class LocalCore {
+  private thread?: Thread;
+  private ready = false;
+  private readonly waiting: Waiting[] = [];
+  private current?: Waiting;
+
+  constructor(private readonly make: () => Thread) {}
+
+  /** Begins to load it, where that was not begun. */
+  load() {
+    if (this.thread) return;
+    const thread = (this.thread = this.make());
+    thread.addEventListener('message', ({ data }) => {
+      if (data === 'ready') this.ready = true;
+      else if (data === 'absent') this.leave();
+      else this.answered(data as Answered);
+    });
+    // What breaks the thread itself breaks its questions, which are then asked elsewhere.
+    thread.addEventListener('error', () => this.leave());
+  }
+
+  /** Whether it answers. */
+  isReady(): boolean {
+    return this.ready;
+  }
+
+  /** Asks, in its turn. */
+  ask(asked: Asked, signal?: AbortSignal): Promise<Answered> {
+    return new Promise((done) => {
+      this.waiting.push({ asked, signal, done });
+      this.next();
+    });
+  }
+
+  private next() {
+    while (!this.current) {
+      const one = this.waiting.shift();
+      if (!one) return;
+      if (one.signal?.aborted) one.done({ failed: 'nobody waits for it' });
+      else {
+        this.current = one;
+        this.thread?.postMessage(one.asked);
+      }
+    }
+  }
+
+  private answered(answered: Answered) {
+    const { current } = this;
+    this.current = undefined;
+    current?.done(answered);
+    this.next();
+  }
+
+  private leave() {
+    this.ready = false;
+    this.thread?.terminate();
+    this.thread = undefined;
+    const left = [this.current, ...this.waiting.splice(0)];
+    this.current = undefined;
+    left.forEach((one) => one?.done({ failed: 'the core of this browser was left' }));
+  }
+}
