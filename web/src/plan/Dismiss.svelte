@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Finding } from '../lib/api/api';
-  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { Problem } from '../lib/api/client';
+  import { ask } from '../lib/engine/engine';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -17,18 +18,13 @@
   async function leave(event: SubmitEvent) {
     event.preventDefault();
     if (!editor.plan || reason.trim() === '') return;
-    const { data, problem: refused } = await outcome(
-      api.POST('/api/dismissals/{siteId}', {
-        params: { path: { siteId: editor.site } },
-        body: {
-          plan: editor.plan,
-          check: finding.check,
-          at: finding.at,
-          path: finding.path,
-          reason: reason.trim(),
-        },
-      }),
-    );
+    const { data, problem: refused } = await ask('/api/dismissals/{siteId}', editor.site, {
+      plan: editor.plan,
+      check: finding.check,
+      at: finding.at,
+      path: finding.path,
+      reason: reason.trim(),
+    });
     problem = refused;
     if (data) {
       editor.take(data.plan, `finding accepted: ${reason.trim()}`);

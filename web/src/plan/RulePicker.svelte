@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Offer, Output, Rule } from '../lib/api/api';
-  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { Problem } from '../lib/api/client';
+  import { ask } from '../lib/engine/engine';
   import { capital } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -29,12 +30,7 @@
 
   async function look() {
     if (!editor.plan) return;
-    const answer = await outcome(
-      api.POST('/api/offers/{siteId}', {
-        params: { path: { siteId: editor.site } },
-        body: { plan: editor.plan, output: output.id },
-      }),
-    );
+    const answer = await ask('/api/offers/{siteId}', editor.site, { plan: editor.plan, output: output.id });
     offers = answer.data;
     problem = answer.problem;
   }

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { api, outcome, type Problem } from '../lib/api/client';
+  import type { Problem } from '../lib/api/client';
+  import { ask } from '../lib/engine/engine';
   import { pegsOf } from '../lib/gauge/pegs';
   import { fixed, typed } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
@@ -38,12 +39,10 @@
   async function apply(event: SubmitEvent) {
     event.preventDefault();
     if (!editor.plan || bad.length > 0 || wanted.length === 0) return;
-    const { data, problem: refused } = await outcome(
-      api.POST('/api/scaled/{siteId}', {
-        params: { path: { siteId: editor.site } },
-        body: { plan: editor.plan, levels: wanted },
-      }),
-    );
+    const { data, problem: refused } = await ask('/api/scaled/{siteId}', editor.site, {
+      plan: editor.plan,
+      levels: wanted,
+    });
     problem = refused;
     if (!data) return;
     editor.take(

@@ -162,12 +162,7 @@ export class PlanEditor {
   /** Asks for the plan with a change that was proposed at a path; the plan itself stays. */
   async proposed(path: string, says: string): Promise<Plan | undefined> {
     if (!this.plan) return undefined;
-    const { data, problem } = await outcome(
-      api.POST('/api/changes/{siteId}', {
-        params: { path: { siteId: this.site } },
-        body: { plan: this.plan, path, says },
-      }),
-    );
+    const { data, problem } = await ask('/api/changes/{siteId}', this.site, { plan: this.plan, path, says });
     this.problem = problem;
     return data?.plan;
   }

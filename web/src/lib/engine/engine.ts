@@ -10,6 +10,10 @@ const QUESTIONS = {
   '/api/bench/{siteId}/walk': 'WALK',
   '/api/bench/{siteId}/walk-through': 'WALK_THROUGH',
   '/api/season/{siteId}': 'SEASON',
+  '/api/changes/{siteId}': 'CHANGE',
+  '/api/dismissals/{siteId}': 'DISMISSAL',
+  '/api/scaled/{siteId}': 'SCALED',
+  '/api/offers/{siteId}': 'OFFERS',
 } as const;
 
 export type Question = keyof typeof QUESTIONS;

@@ -1,6 +1,9 @@
 package sparen.benchmark;
 
+import java.time.Instant;
 import java.time.ZoneId;
+import java.time.ZoneOffset;
+import java.time.format.DateTimeFormatter;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -14,6 +17,7 @@ import java.util.stream.IntStream;
 import sparen.bench.BenchScript;
 import sparen.bench.LiveBench;
 import sparen.check.Checks;
+import sparen.format.LoggerReader;
 import sparen.format.ProfileReader;
 import sparen.measure.Machine;
 import sparen.program.Plan;
@@ -21,6 +25,8 @@ import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.ReferenceComparison;
 import sparen.simulation.Simulation;
+import sparen.table.Detection;
+import sparen.table.FileKind;
 
 /**
  * Prints for each demo site: milliseconds per site-year on one core (first, minimum, median), nanoseconds a step, bytes allocated a run,
@@ -29,6 +35,9 @@ import sparen.simulation.Simulation;
 public final class WholeProcess {
     private static final int RUNS = 11;
     private static final int YEAR_OF_MINUTES = 525_600;
+    private static final int MILLION = 1_000_000;
+    private static final DateTimeFormatter LOGGED =
+            DateTimeFormatter.ofPattern("dd.MM.yyyy HH:mm").withZone(ZoneOffset.UTC);
     private static final int LONGEST_SCRIPT = 2000;
     private static final Window NONE = new Window(0, 1, 1);
 
@@ -48,6 +57,13 @@ public final class WholeProcess {
                 .mapToObj(i -> i * 60 + ";" + i % 97)
                 .collect(Collectors.joining("\n", "seconds;power\n", "\n"));
         least("a profile of a year of minutes", 5, () -> ProfileReader.read(minutes, ZoneId.of("Europe/Oslo")));
+        String log = IntStream.range(0, MILLION)
+                .mapToObj(i -> LOGGED.format(Instant.EPOCH.plusSeconds(60L * i)) + ";24," + i % 100 + ";-3," + i % 10)
+                .collect(Collectors.joining("\n", "Datum;Spannung V;Strom A\n", "\n"));
+        least(
+                "a logger's file of a million lines",
+                5,
+                () -> LoggerReader.read(log, Detection.of(log, FileKind.LOGGER).layout(), ZoneId.of("Europe/Oslo")));
         BenchScript script = new BenchScript(IntStream.range(0, LONGEST_SCRIPT)
                 .mapToObj(i -> new BenchScript.Turn(i * 300, "air_celsius", i % 30, i % 2 == 0 ? 0 : 200))
                 .toList());

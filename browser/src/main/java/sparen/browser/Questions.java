@@ -1,12 +1,17 @@
 package sparen.browser;
 
 import java.util.List;
+import java.util.Optional;
 import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import sparen.bench.LevelWalk;
 import sparen.program.Plan;
 import sparen.question.BenchRequest;
+import sparen.question.NewDismissal;
+import sparen.question.NewLevels;
+import sparen.question.OfferRequest;
+import sparen.question.ProposedChange;
 import sparen.question.Reading;
 import sparen.question.SeasonAnswer;
 import sparen.question.SeasonRequest;
@@ -24,6 +29,14 @@ enum Questions {
     WALK(WalkRequest.class, WalkRequest::plan, (request, files) -> Walked.of(request.plan())),
     /** A whole program walked once down and up. */
     WALK_THROUGH(WalkRequest.class, WalkRequest::plan, (request, files) -> LevelWalk.of(request.plan())),
+    /** The plan with a cure, or a number that was worked out. */
+    CHANGE(ProposedChange.class, ProposedChange::plan, (change, files) -> there(change.take(files), change.says())),
+    /** The plan with a finding left as it is. */
+    DISMISSAL(NewDismissal.class, NewDismissal::plan, (wanted, files) -> there(wanted.take(files), wanted.check())),
+    /** The plan with levels of a 12 V battery. */
+    SCALED(NewLevels.class, NewLevels::plan, (wanted, files) -> wanted.scaled()),
+    /** Rules for an output. */
+    OFFERS(OfferRequest.class, OfferRequest::plan, (wanted, files) -> there(wanted.offers(), wanted.output())),
     /** A run of some days. */
     SEASON(SeasonRequest.class, request -> request.run().plan(), Questions::season);
 
@@ -69,6 +82,14 @@ enum Questions {
                 "",
                 "there is no question " + name + "; known are "
                         + List.of(values()).stream().map(Enum::name).collect(Collectors.joining(", ")));
+    }
+
+    private static Object there(Optional<?> found, String what) {
+        return found.isPresent() ? found.get() : notAtHand(what);
+    }
+
+    private static Object notAtHand(String what) {
+        throw new NotAtHand(what);
     }
 
     private static SeasonAnswer season(SeasonRequest request, SiteFiles files) {

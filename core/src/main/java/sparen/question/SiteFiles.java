@@ -17,8 +17,8 @@ public record SiteFiles(Map<String, Profile> profiles, Map<String, WeatherFile> 
     public static final SiteFiles NONE = new SiteFiles(Map.of(), Map.of());
 
     public SiteFiles {
-        profiles = Map.copyOf(Bounds.present("profiles", profiles));
-        weather = Map.copyOf(Bounds.present("weather", weather));
+        profiles = Bounds.ordered(Bounds.present("profiles", profiles));
+        weather = Bounds.ordered(Bounds.present("weather", weather));
     }
 
     /**
