@@ -304,8 +304,9 @@ public class TransferApiTest extends OverAWire {
             assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
             AtomicBoolean isKilled = new AtomicBoolean();
             site.cutter().meanwhileAfter(request, () -> {
-                isKilled.set(true);
+                // Told only when it is gone: who starts it before that starts nothing.
                 database.kill();
+                isKilled.set(true);
             });
             String path = TRANSFERS + transfer.get("id").asString();
             ObjectNode go = JSON.createObjectNode().put("password", 2718);
