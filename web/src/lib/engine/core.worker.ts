@@ -16,7 +16,7 @@ core.then(
 self.addEventListener('message', async ({ data }: MessageEvent<Asked>) => {
   try {
     const { answer } = await core;
-    self.postMessage(answer(data.name, data.question, data.files ?? null));
+    self.postMessage(answer(data.name, JSON.parse(data.question), null));
   } catch (failure) {
     self.postMessage({ failed: String(failure) } satisfies Answered);
   }

@@ -37,7 +37,7 @@ export async function ask<Q extends Question>(
   signal?: AbortSignal,
 ): Promise<Outcome<Answer<Q>>> {
   if (local.isReady()) {
-    const told = await local.ask({ name: QUESTIONS[question], question: body }, signal);
+    const told = await local.ask({ name: QUESTIONS[question], question: JSON.stringify(body) }, signal);
     if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
     if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
     // It failed, or something is not at hand here: the server has all of it.

@@ -31,18 +31,18 @@ function loaded(): [LocalCore, Told] {
 
 test('is asked one question at a time, and not what nobody waits for any more', async () => {
   const [core, thread] = loaded();
-  const first = core.ask({ name: 'BENCH', question: 1 });
+  const first = core.ask({ name: 'BENCH', question: '1' });
   const given = new AbortController();
-  const second = core.ask({ name: 'BENCH', question: 2 }, given.signal);
-  const third = core.ask({ name: 'BENCH', question: 3 });
+  const second = core.ask({ name: 'BENCH', question: '2' }, given.signal);
+  const third = core.ask({ name: 'BENCH', question: '3' });
   given.abort();
-  expect(thread.asked.map((one) => one.question)).toEqual([1]);
+  expect(thread.asked.map((one) => one.question)).toEqual(['1']);
   thread.says({ answer: 'one' });
   thread.says({ answer: 'three' });
   expect(await first).toEqual({ answer: 'one' });
   expect((await second).answer).toBeUndefined();
   expect(await third).toEqual({ answer: 'three' });
-  expect(thread.asked.map((one) => one.question)).toEqual([1, 3]);
+  expect(thread.asked.map((one) => one.question)).toEqual(['1', '3']);
 });
 
 test('a thread that breaks fails what it was asked, and is made anew when it is wanted again', async () => {
@@ -54,7 +54,7 @@ test('a thread that breaks fails what it was asked, and is made anew when it is 
   expect(made).toBe(1);
   expect(core.isReady()).toBe(false);
   threads[0]?.says('ready');
-  const lost = core.ask({ name: 'SEASON', question: {} });
+  const lost = core.ask({ name: 'SEASON', question: '{}' });
   threads[0]?.says(undefined, 'error');
   expect((await lost).failed).toBeDefined();
   expect(core.isReady()).toBe(false);

@@ -1,8 +1,7 @@
-/** What the core in this browser is asked. */
+/** What the core in this browser is asked: a question as the text that a server would get, for what is watched for changes cannot be handed over. */
 export interface Asked {
   name: string;
-  question: unknown;
-  files?: unknown;
+  question: string;
 }
 
 /** What it says: an answer; why it cannot be taken; what would have to be at hand; or that it failed. */
