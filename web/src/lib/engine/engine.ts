@@ -40,7 +40,9 @@ export async function ask<Q extends Question>(
     const told = await local.ask({ name: QUESTIONS[question], question: JSON.stringify(body) }, signal);
     if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
     if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
-    // It failed, or something is not at hand here: the server has all of it.
+    // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.
+    if (told.failed !== undefined && !signal?.aborted)
+      console.warn(`${QUESTIONS[question]} failed here: ${told.failed}`);
   } else if (asked++ > 0 && typeof Worker !== 'undefined') {
     local.load();
   }

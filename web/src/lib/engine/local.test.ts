@@ -47,7 +47,7 @@ test('is asked one question at a time, and not what nobody waits for any more', 
 
 test('a thread that breaks fails what it was asked, and is made anew when it is wanted again', async () => {
   let made = 0;
-  const threads = [new Told(), new Told()];
+  const threads = [new Told(), new Told(), new Told(), new Told()];
   const core = new LocalCore(() => threads[made++] as Told);
   core.load();
   core.load();
@@ -62,4 +62,8 @@ test('a thread that breaks fails what it was asked, and is made anew when it is 
   core.load();
   threads[1]?.says('absent');
   expect(core.isReady(), 'a server without the core goes on being asked itself').toBe(false);
+  core.load();
+  threads[2]?.says('absent');
+  core.load();
+  expect(made, 'what does not come is not asked for with every question').toBe(3);
 });

@@ -26,10 +26,14 @@ interface Waiting {
   done: (answered: Answered) => void;
 }
 
+/** So often it is begun: what does not come, or breaks, does not come for asking. */
+const MOST_BEGINNINGS = 3;
+
 /** The core in this browser: one question at a time, those nobody waits for any more passed over. */
 export class LocalCore {
   private thread?: Thread;
   private ready = false;
+  private begun = 0;
   private readonly waiting: Waiting[] = [];
   private current?: Waiting;
 
@@ -37,7 +41,8 @@ export class LocalCore {
 
   /** Begins to load it, where that was not begun. */
   load() {
-    if (this.thread) return;
+    if (this.thread || this.begun === MOST_BEGINNINGS) return;
+    this.begun++;
     const thread = (this.thread = this.make());
     thread.addEventListener('message', ({ data }) => {
       if (data === 'ready') this.ready = true;

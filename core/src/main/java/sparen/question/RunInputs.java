@@ -44,6 +44,11 @@ public record RunInputs(
         return days * 86_400.0;
     }
 
+    /** How many minutes of weather it has. */
+    public int minutes() {
+        return days * 1440;
+    }
+
     /** The same from its first day on, for no longer than this. */
     public RunInputs noLongerThan(int mostDays) {
         return new RunInputs(plan, from, Math.min(days, mostDays), weather, seed, circumstances);

@@ -23,7 +23,7 @@ public record SeasonAnswer(
                 .make(
                         run.plan().site().location(),
                         run.start(),
-                        run.days() * 1440,
+                        run.minutes(),
                         run.seed(),
                         files::weatherFile,
                         () -> {});

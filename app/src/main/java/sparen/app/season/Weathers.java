@@ -33,7 +33,7 @@ class Weathers {
                 siteId,
                 inputs.plan().site().location(),
                 inputs.start(),
-                inputs.days() * 1440,
+                inputs.minutes(),
                 inputs.weather(),
                 // A file is the same for every seed.
                 inputs.weather().file().isPresent() ? 0 : inputs.seed());
