@@ -1,9 +1,10 @@
 <script lang="ts">
   import type { Peg, Plan } from '../lib/api/api';
-  import { day, decimal, energy, fixed } from '../lib/sentence/quantity';
+  import { day, decimal, energy, fixed, minute } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { partName } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import { recordedAt } from '../lib/tape/recorded';
   import type { Line } from '../lib/tape/tape';
   import Chart from '../lib/tape/Chart.svelte';
   import DaysTable from './DaysTable.svelte';
@@ -32,6 +33,24 @@
     history && recorded.simulated ? besideSimulated(history.days, recorded.simulated) : undefined,
   );
 
+  let hovered = $state<number>();
+  let hoveredDay = $state<number>();
+
+  /** What was recorded where the cursor stands. */
+  const there = $derived.by(() => {
+    const trace = recorded.trace;
+    if (!trace || hovered === undefined) return undefined;
+    const volts = recordedAt(trace, Math.floor((hovered - trace.fromSeconds) / trace.bucketSeconds));
+    return `${minute(hovered * 1000, zone)}: ${volts ?? 'nothing recorded'}`;
+  });
+  const dayThere = $derived.by(() => {
+    const date = hoveredDay && new Date(hoveredDay * 1000).toISOString().slice(0, 10);
+    const one = beside?.find((other) => other.date === date);
+    if (!one) return undefined;
+    const volts = (value: number | undefined) => (value === undefined ? '–' : `${fixed(value, 2)} V`);
+    return `${day(one.date)}: recorded ${volts(one.lowestVolts)}, simulated ${volts(one.simulatedVolts)}`;
+  });
+
   $effect(() => {
     if (!recorded.history && !recorded.problem) void recorded.loadHistory();
   });
@@ -52,8 +71,10 @@
       {zone}
       of={[trace, lines]}
       draw={async (host, common) => (await charts).recordedChart(host, trace, lines, 220, common)}
+      hover={(seconds) => (hovered = seconds)}
     />
     <p class="text-sm text-soft">
+      {#if there}<span class="number mr-3 font-bold text-ink">{there}</span>{/if}
       battery voltage, V, as recorded, with what opens below in revision {recorded.history?.revision}
     </p>
   </div>
@@ -113,7 +134,9 @@
         <dt class="text-soft">{partName(plan, one.output)}</dt>
         <dd class="number text-2xl font-bold">{one.closings} ×</dd>
         <dd>
-          closed, {decimal(one.aDay, 1)} a day; open {decimal(one.openHours, 1)} h{one.yearsLeft === undefined
+          closed, {decimal(one.aDay, 1)} a day; open {decimal(one.openHours, 1)} h{one.unservedWattHours
+            ? `, without ${energy(one.unservedWattHours)} that the plan’s loads use in that time`
+            : ''}{one.yearsLeft === undefined
             ? ''
             : `; worn out in ${decimal(one.yearsLeft, 1)} years at this pace`}
         </dd>
@@ -128,10 +151,12 @@
         {zone}
         of={[beside, lines]}
         draw={async (host, common) => (await charts).besideChart(host, beside, lines, 180, common)}
+        hover={(seconds) => (hoveredDay = seconds)}
       />
       <p class="text-sm text-soft">
-        lowest voltage of each day: recorded a thick line, simulated with the newest revision and one weather
-        of the place a dashed one; simulated, no proof of safety
+        {#if dayThere}<span class="number mr-3 font-bold text-ink">{dayThere}</span>{/if}
+        lowest voltage of each day: recorded a thick line, simulated with the newest revision and one weather of
+        the place a dashed one; simulated, no proof of safety
       </p>
     {:else}
       <p class="flex flex-wrap items-center gap-3">

@@ -11,6 +11,7 @@
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { Line } from '../lib/tape/tape';
+  import type { RecordedBeside } from './beside.svelte';
   import type { RunWindow, SeasonRun } from './run.svelte';
   import Simulated from './Simulated.svelte';
   import type { Spans } from './spans.svelte';
@@ -36,9 +37,24 @@
     beside?: Snippet;
     /** What is measured at the site: it stands at the right end. */
     live?: SiteNow;
+    /** What was recorded at the site. */
+    recorded?: RecordedBeside;
   }
-  let { id, run, plan, spans, looked, lines, second, secondRun, picked, pick, beside, live }: Props =
-    $props();
+  let {
+    id,
+    run,
+    plan,
+    spans,
+    looked,
+    lines,
+    second,
+    secondRun,
+    picked,
+    pick,
+    beside,
+    live,
+    recorded,
+  }: Props = $props();
 
   const MINUTE = 60;
   const HOUR = 3600;
@@ -74,6 +90,11 @@
       });
     }
   });
+
+  $effect(() => {
+    const [trace, begin] = [view?.trace, start];
+    if (trace) untrack(() => void recorded?.look(begin, trace));
+  });
 </script>
 
 <section id="tape" class="px-2 md:px-4" aria-label="Tape" bind:clientWidth={width}>
@@ -92,7 +113,7 @@
     <TapeGroup {spans} took={looked.took} run={looked.of} {from} {to}>
       {#await tape then { default: Tape }}
         <Tape
-          shown={{ trace: view.trace, start: start / 1000 }}
+          shown={{ trace: view.trace, start: start / 1000, recorded: recorded?.beside(view.trace) }}
           second={second?.view?.trace}
           now={live?.volts}
           {lines}

@@ -7,6 +7,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
+  import { RecordedBeside } from './beside.svelte';
   import Chain from './Chain.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import ConditionsLine from './ConditionsLine.svelte';
@@ -43,12 +44,14 @@
   let ready = $state(false);
   const live = $derived(new SiteNow(season.site));
   $effect(() => live.follow());
+  const recorded = $derived(new RecordedBeside(season.site));
 
   onMount(async () => {
     const answer = await outcome(
       api.GET('/api/sites/{siteId}/weather-files', { params: { path: { siteId: season.site } } }),
     );
     files = answer.data ?? [];
+    await recorded.load();
     await season.resume(() => (ready = true));
     ready = true;
   });
@@ -96,6 +99,7 @@
         picked={season.picked}
         pick={season.pick.bind(season)}
         {live}
+        {recorded}
       >
         {#snippet beside()}
           {#if withLevels.length > 0}

@@ -1,7 +1,8 @@
 <script lang="ts">
   import { untrack } from 'svelte';
   import type { Trace } from '../api/api';
-  import { readout, type Readout } from './readout';
+  import { bucketAt, readout, type Readout } from './readout';
+  import { recordedAt } from './recorded';
   import { theme } from '../shell/theme.svelte';
   import {
     chargeChart,
@@ -33,6 +34,12 @@
   let { shown, second, lines, zone, compact = false, choose, hover, hovered, bright, now }: Props = $props();
 
   const read = $derived<Readout>(hovered === undefined ? {} : readout(shown.trace, hovered));
+
+  const recorded = $derived(shown.recorded);
+  const wasThere = $derived.by(() => {
+    const bucket = hovered === undefined ? undefined : bucketAt(shown.trace, hovered);
+    return recorded && bucket !== undefined ? recordedAt(recorded, bucket) : undefined;
+  });
 
   let width = $state(0);
   let volts = $state<HTMLElement>();
@@ -93,7 +100,9 @@
   <p class="caption">
     Battery voltage, V{@render value(read.volts)}{#if second}<span class="ml-4"
         ><i class="line"></i>first</span
-      ><span class="ml-4"><i class="line second"></i>second</span>{/if}
+      ><span class="ml-4"><i class="line second"></i>second</span>{/if}{#if recorded}<span class="ml-4"
+        ><i class="line recorded"></i>{recorded.says}{@render value(wasThere)}</span
+      >{/if}
   </p>
   <div bind:this={volts} style:height="{height.volts}px"></div>
   {#if !compact}
@@ -145,6 +154,9 @@
     margin-right: 0.35rem;
     border-top: 2px solid var(--battery);
     vertical-align: middle;
+  }
+  .recorded {
+    border-top-color: var(--ink);
   }
   .second {
     border-top: 2px dashed var(--load);

@@ -16,7 +16,13 @@ export function bucketAt({ fromSeconds, bucketSeconds, usedWatts }: Trace, secon
   return bucket >= 0 && bucket < usedWatts.length ? bucket : undefined;
 }
 
-function span(low: unknown, high: unknown, digits: number, unit: string, times = 1): string | undefined {
+export function span(
+  low: unknown,
+  high: unknown,
+  digits: number,
+  unit: string,
+  times = 1,
+): string | undefined {
   if (typeof low !== 'number' || typeof high !== 'number') return undefined;
   const from = fixed(low * times, digits);
   const to = fixed(high * times, digits);

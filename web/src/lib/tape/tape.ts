@@ -2,6 +2,7 @@ import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 import type { Trace } from '../api/api';
 import { LEFT, RIGHT } from './layout';
+import type { Recorded } from './recorded';
 
 /** A threshold drawn across a chart: a voltage (V) or a state of charge (%). */
 export interface Line {
@@ -16,6 +17,8 @@ export interface Line {
 export interface Shown {
   trace: Trace;
   start: number;
+  /** What was recorded at the site on these days. */
+  recorded?: Recorded | undefined;
 }
 
 export type Ink = Record<
@@ -143,19 +146,22 @@ function times({ trace, start }: Shown): number[] {
   return usedWatts.map((_, i) => start + fromSeconds + (i + 0.5) * bucketSeconds);
 }
 
-/** A number beyond the run is sent as a word; in a chart it is a gap. */
-const gaps = (values: number[]) => values.map((value) => (typeof value === 'number' ? value : null));
+type Numbers = (number | null)[];
 
-/** Least and most as a band, for the run and, as lines alone, for one beside it. */
+/** A number beyond the run is sent as a word; in a chart it is a gap. */
+const gaps = (values: Numbers) => values.map((value) => (typeof value === 'number' ? value : null));
+
+/** Least and most as a band, for the run and, as lines alone, for one beside it and for what was recorded. */
 function bands(
   shown: Shown,
   second: Trace | undefined,
   colours: Ink,
-  of: (trace: Trace) => [number[], number[]],
+  of: (trace: Trace) => [Numbers, Numbers],
+  recorded: Numbers[],
 ) {
-  const line = (stroke: string, dash?: number[]): uPlot.Series => ({
+  const line = (stroke: string, dash?: number[], width = 1.2): uPlot.Series => ({
     stroke,
-    width: 1.2,
+    width,
     points: { show: false },
     ...(dash ? { dash } : {}),
   });
@@ -166,6 +172,10 @@ function bands(
   if (second) {
     series.push(line(colours.load, [4, 3]), line(colours.load, [4, 3]));
     data.push(gaps(low2), gaps(high2));
+  }
+  for (const one of recorded) {
+    series.push(line(colours.ink, undefined, 1.6));
+    data.push(gaps(one));
   }
   return { series, data, bands: [{ series: [2, 1] as [number, number], fill: colours.band }] };
 }
@@ -196,10 +206,13 @@ export function voltageChart(
     const room = Math.max(close ? 0.01 : 0.05, (high - low) * 0.12);
     return [low - room, high + room];
   };
-  const { data, ...rest } = bands(shown, second, colours, (one) => [
-    one.lowBatteryVolts,
-    one.highBatteryVolts,
-  ]);
+  const { data, ...rest } = bands(
+    shown,
+    second,
+    colours,
+    (one) => [one.lowBatteryVolts, one.highBatteryVolts],
+    shown.recorded ? [shown.recorded.lowVolts, shown.recorded.highVolts] : [],
+  );
   return new uPlot(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range } },
@@ -298,12 +311,15 @@ export function chargeChart(
   common: Common,
 ) {
   const colours = ink();
-  const percent = (shares: number[]) =>
+  const percent = (shares: Numbers): Numbers =>
     shares.map((share) => (typeof share === 'number' ? share * 100 : share));
-  const { data, ...rest } = bands(shown, second, colours, (one) => [
-    percent(one.lowStateOfCharge),
-    percent(one.highStateOfCharge),
-  ]);
+  const { data, ...rest } = bands(
+    shown,
+    second,
+    colours,
+    (one) => [percent(one.lowStateOfCharge), percent(one.highStateOfCharge)],
+    shown.recorded?.charge ? [percent(shown.recorded.charge)] : [],
+  );
   return new uPlot(
     options(common, height, colours, false, {
       scales: { x: { time: true }, y: { range: [0, 100] } },

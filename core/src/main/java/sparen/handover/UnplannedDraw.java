@@ -109,10 +109,7 @@ public record UnplannedDraw(double measuredWatts, double plannedWatts, List<List
 
             @Override
             public double[] scheduled(Consumption.Scheduled schedule) {
-                double watts = schedule.entries().stream()
-                        .filter(entry -> entry.when().contains(at))
-                        .mapToDouble(Consumption.Entry::watts)
-                        .sum();
+                double watts = schedule.wattsAt(at);
                 return new double[] {watts, watts};
             }
 

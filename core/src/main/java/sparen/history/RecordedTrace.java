@@ -28,14 +28,27 @@ public record RecordedTrace(
     /** The most buckets a picture has. */
     public static final int MOST_BUCKETS = 3000;
 
+    private static final int OUTSIDE = -1;
+
     /** Of all that was recorded, in so many buckets. */
     public static RecordedTrace of(LoggerFile log, int buckets) {
+        double[] seconds = log.seconds();
+        return of(log, seconds[0], seconds[seconds.length - 1], buckets);
+    }
+
+    /**
+     * Of what was recorded between two instants, in buckets that part the time between them evenly.
+     *
+     * @param from since 1 January 1970 (s)
+     * @param to since 1 January 1970 (s)
+     */
+    public static RecordedTrace of(LoggerFile log, double from, double to, int buckets) {
         Bounds.within("buckets", buckets, "buckets", 1, MOST_BUCKETS);
-        double from = log.seconds()[0];
-        double length = Math.max(1, (log.seconds()[log.lines() - 1] - from) / buckets);
+        double length = Math.max(1, (to - from) / buckets);
         int[] bucketOf = new int[log.lines()];
         for (int i = 0; i < bucketOf.length; i++) {
-            bucketOf[i] = (int) Math.min(buckets - 1.0, (log.seconds()[i] - from) / length);
+            double at = log.seconds()[i];
+            bucketOf[i] = at < from || at > to ? OUTSIDE : (int) Math.min(buckets - 1.0, (at - from) / length);
         }
         double[] volts = log.column(Meaning.BATTERY_VOLTS).orElseThrow();
         Map<Meaning, Double[]> means = new LinkedHashMap<>();
@@ -59,6 +72,9 @@ public record RecordedTrace(
         Double[] most = new Double[buckets];
         for (int i = 0; i < bucketOf.length; i++) {
             double one = value.applyAsDouble(i);
+            if (bucketOf[i] == OUTSIDE) {
+                continue;
+            }
             Optional<Double> before = Optional.ofNullable(most[bucketOf[i]]);
             if (!Double.isNaN(one) && before.filter(other -> other >= one).isEmpty()) {
                 most[bucketOf[i]] = one;
@@ -74,7 +90,7 @@ public record RecordedTrace(
         double[] sums = new double[buckets];
         int[] counts = new int[buckets];
         for (int i = 0; i < values.length; i++) {
-            if (!Double.isNaN(values[i])) {
+            if (bucketOf[i] != OUTSIDE && !Double.isNaN(values[i])) {
                 sums[bucketOf[i]] += values[i];
                 counts[bucketOf[i]]++;
             }

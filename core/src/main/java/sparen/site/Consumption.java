@@ -1,5 +1,6 @@
 package sparen.site;
 
+import java.time.ZonedDateTime;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
@@ -16,7 +17,9 @@ public sealed interface Consumption {
      * Its mean power (W) over a usual week at a voltage (V), of a schedule over all months it holds in; the mean power of a profile
      * (W) is asked by its id.
      */
-    double meanWatts(double volts, ToDoubleFunction<String> profileWatts);
+    default double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
+        return steadyWatts(volts);
+    }
 
     /** The most power it draws at a voltage (V), start surges left aside (W); the highest of a profile (W) is asked by its id. */
     default double highestWatts(double volts, ToDoubleFunction<String> profileWatts) {
@@ -64,11 +67,6 @@ public sealed interface Consumption {
         }
 
         @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
-        }
-
-        @Override
         public double steadyWatts(double volts) {
             return watts;
         }
@@ -87,11 +85,6 @@ public sealed interface Consumption {
     record ConstantCurrent(double amperes) implements Consumption {
         public ConstantCurrent {
             Bounds.within("amperes", amperes, 0, 2000);
-        }
-
-        @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
         }
 
         @Override
@@ -118,11 +111,6 @@ public sealed interface Consumption {
     record Resistance(double ohms) implements Consumption {
         public Resistance {
             Bounds.within("ohms", ohms, 0.001, 1e6);
-        }
-
-        @Override
-        public double meanWatts(double volts, ToDoubleFunction<String> profileWatts) {
-            return steadyWatts(volts);
         }
 
         @Override
@@ -189,6 +177,14 @@ public sealed interface Consumption {
     record Scheduled(List<Entry> entries) implements Consumption {
         public Scheduled {
             entries = Bounds.list("entries", entries, 1, 50);
+        }
+
+        /** What it draws at an instant in the site's zone (W). */
+        public double wattsAt(ZonedDateTime at) {
+            return entries.stream()
+                    .filter(one -> one.when().contains(at))
+                    .mapToDouble(Entry::watts)
+                    .sum();
         }
 
         @Override

@@ -10,7 +10,7 @@ import sparen.quantity.InvalidQuantity;
 /**
  * How a file is laid out: found out, or said by a person.
  *
- * @param separator what parts the columns: one character
+ * @param separator what parts the columns: one character; a blank stands for any run of blanks
  * @param decimal what stands before the decimals: a point or a comma
  * @param thousands what stands between the thousands: one character; absent for nothing
  * @param skippedLines before the heading, 0 to 200

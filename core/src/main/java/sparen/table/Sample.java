@@ -4,6 +4,7 @@ import de.siegmar.fastcsv.reader.CsvParseException;
 import de.siegmar.fastcsv.reader.CsvReader;
 import de.siegmar.fastcsv.reader.CsvRecord;
 import java.io.IOException;
+import java.io.StringReader;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
@@ -18,7 +19,7 @@ final class Sample {
             "[-+(]?\\d[\\d.,' \u00a0\u202f:/TZ+\\-)]*([eE][-+]?\\d+)?( ?[AaPp]\\.?[Mm]\\.?)?|[-+]?[.,]\\d+"
                     + "|\\d{1,2}[- ./][A-Za-z]{3}[- ./]\\d{2,4}[ T\\d:.]*");
 
-    private static final List<Character> SEPARATORS = List.of(';', '\t', '|', ',');
+    private static final List<Character> SEPARATORS = List.of(';', '\t', '|', ',', ' ');
 
     final char separator;
     /** How many columns a line has. */
@@ -63,6 +64,10 @@ final class Sample {
         int mostRows = 0;
         int width = 1;
         for (char separator : SEPARATORS) {
+            if (separator == ' ' && mostRows > 0) {
+                // Blanks stand within times and words too: they part columns where nothing else does.
+                break;
+            }
             Map<Integer, Integer> counts = new TreeMap<>();
             for (String line : head) {
                 List<String> fields = trimmed(split(line, separator));
@@ -92,7 +97,7 @@ final class Sample {
                 .fieldSeparator(separator)
                 .allowExtraFields(true)
                 .allowMissingFields(true)
-                .ofCsvRecord(line)) {
+                .ofCsvRecord(SingleBlanks.of(new StringReader(line), separator))) {
             for (CsvRecord one : csv) {
                 return one.getFields();
             }

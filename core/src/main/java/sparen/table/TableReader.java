@@ -92,7 +92,7 @@ public final class TableReader {
                 .skipEmptyLines(true)
                 .allowExtraFields(true)
                 .allowMissingFields(true)
-                .ofCsvRecord(reader)) {
+                .ofCsvRecord(SingleBlanks.of(reader, layout.separator().charAt(0)))) {
             for (CsvRecord line : csv) {
                 held.add(line);
                 if (held.size() > layout.footerLines() && !take(held.remove(), before)) {

@@ -13,6 +13,7 @@ import java.util.Random;
 import org.testng.annotations.Test;
 import sparen.fit.RecordedMonth;
 import sparen.format.LoggerFile;
+import sparen.program.Mode;
 import sparen.program.Plan;
 import sparen.quantity.Fields;
 import sparen.sun.ArrayOutput;
@@ -43,8 +44,13 @@ public class HistoryTest {
     }
 
     private static History history(int days, Map<Meaning, double[]> columns, Map<String, double[]> contacts) {
+        return history(PLAN, days, columns, contacts);
+    }
+
+    private static History history(
+            Plan plan, int days, Map<Meaning, double[]> columns, Map<String, double[]> contacts) {
         double[] seconds = column(days, (day, hour, row) -> START.getEpochSecond() + 60.0 * MINUTES * row);
-        return History.of(PLAN, new LoggerFile(seconds, columns, contacts, List.of()));
+        return History.of(plan, new LoggerFile(seconds, columns, contacts, List.of()));
     }
 
     private static double[] clearSky(int days) {
@@ -151,6 +157,37 @@ public class HistoryTest {
         assertTrue(
                 advice.get(0).says().contains("worn out in 5.7 years"),
                 advice.get(0).says());
+    }
+
+    /**
+     * Open from 20 to 23 h on each of ten days: a transmitter of 14 W for three hours and lamps of 45 W until 22 h go without
+     * 14 × 3 + 45 × 2 = 132 Wh a day. Of an output that is off nothing is wanted.
+     */
+    @Test
+    public void whatAnOpenContactLeftUnserved() {
+        columns.clear();
+        columns.put(Meaning.BATTERY_VOLTS, column(10, (day, hour, row) -> 12.6));
+        Map<String, double[]> contacts =
+                Map.of("radio-output", column(10, (day, hour, row) -> hour >= 20 && hour < 23 ? 0 : 1));
+        Plan both = Fields.withAt(PLAN, "program/outputs/radio-output/loads", List.of("transmitter", "lamps"));
+        ContactWear wear = history(both, 10, columns, contacts).contacts().get(0);
+        assertEquals(wear.openHours(), 30, 1e-9);
+        assertEquals(wear.unservedWattHours().orElseThrow(), 1320, 1e-6);
+        Plan off = Fields.withAt(both, "program/outputs/radio-output/mode", Mode.OFF);
+        assertEquals(history(off, 10, columns, contacts).contacts().get(0).unservedWattHours(), Optional.empty());
+    }
+
+    /** A picture of part of the time, in hours that are the asker's: what was recorded outside is no part of it. */
+    @Test
+    public void aPictureOfPartOfTheTimeHasTheAskersBuckets() {
+        double[] seconds = column(1, (day, hour, row) -> START.getEpochSecond() + 60.0 * MINUTES * row);
+        columns.clear();
+        columns.put(Meaning.BATTERY_VOLTS, column(1, (day, hour, row) -> 12 + hour / 24));
+        LoggerFile log = new LoggerFile(seconds, columns, Map.of(), List.of());
+        double from = START.getEpochSecond() + 22 * 3600.0;
+        RecordedTrace trace = RecordedTrace.of(log, from, from + 4 * 3600, 4);
+        assertEquals(trace.bucketSeconds(), 3600, 1e-9);
+        assertEquals(trace.lowVolts(), new Double[] {12.917, 12.958, null, null});
     }
 
     /** Days are the site's own, and what was not recorded is left out. */

@@ -43,6 +43,13 @@ public class DialectsTest {
                 List.of("BATTERY_VOLTS 25.3")
             },
             {
+                "columns set with blanks",
+                FileKind.LOGGER,
+                "  date       time   volts    amps\n  2026-01-31 14:05  25.30   -4.2  \n  2026-01-31 14:10   9.28  -14.4\n",
+                "2026-01-31T13:05:00Z",
+                List.of("BATTERY_VOLTS 25.3", "BATTERY_AMPERES -4.2")
+            },
+            {
                 "points between, comma decimals",
                 FileKind.LOGGER,
                 "Dato;U bat (V);I bat (A);SOC (%)\n31.01.2026 14:05;25,30;-4,2;81\n31.01.2026 14:10;25,28;-4,4;80\n",

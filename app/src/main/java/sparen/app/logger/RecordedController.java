@@ -82,7 +82,7 @@ class RecordedController {
      *
      * @param from absent for the beginning
      * @param to absent for the end
-     * @param buckets into which it is put, 1 to 3000
+     * @param buckets into which the time between them is parted, 1 to 3000; null where nothing was recorded in one
      */
     @GetMapping("/api/sites/{siteId}/recorded")
     @Allowed(Role.OBSERVER)
@@ -92,7 +92,11 @@ class RecordedController {
             @RequestParam Optional<Instant> to,
             @RequestParam(defaultValue = "800") int buckets) {
         LoggerFile log = log(siteId);
-        return RecordedTrace.of(log.between(from.orElse(log.from()), to.orElse(log.to())), buckets);
+        return RecordedTrace.of(log, seconds(from.orElse(log.from())), seconds(to.orElse(log.to())), buckets);
+    }
+
+    private static double seconds(Instant at) {
+        return at.toEpochMilli() / 1000.0;
     }
 
     /**
