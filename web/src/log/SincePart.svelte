@@ -1,11 +1,12 @@
 <script lang="ts">
   import type { Peg, Plan } from '../lib/api/api';
-  import { day, decimal, energy, fixed, minute } from '../lib/sentence/quantity';
+  import { day, decimal, energy, fixed, instant, minute } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { partName } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { recordedAt } from '../lib/tape/recorded';
   import type { Line } from '../lib/tape/tape';
+  import { runOf } from '../season/run.svelte';
   import Chart from '../lib/tape/Chart.svelte';
   import DaysTable from './DaysTable.svelte';
   import { besideSimulated, type Recorded } from './recorded.svelte';
@@ -20,6 +21,9 @@
   }
   let { recorded, plan, levels, zone }: Props = $props();
 
+  /** The longest season that is run of recorded days (d). */
+  const LONGEST_SEASON = 366;
+  const DAY = 86_400_000;
   const charts = import('./charts');
 
   const history = $derived(recorded.history?.history);
@@ -44,12 +48,21 @@
     return `${minute(hovered * 1000, zone)}: ${volts ?? 'nothing recorded'}`;
   });
   const dayThere = $derived.by(() => {
-    const date = hoveredDay && new Date(hoveredDay * 1000).toISOString().slice(0, 10);
+    const date = hoveredDay && instant(hoveredDay * 1000).slice(0, 10);
     const one = beside?.find((other) => other.date === date);
     if (!one) return undefined;
     const volts = (value: number | undefined) => (value === undefined ? '–' : `${fixed(value, 2)} V`);
     return `${day(one.date)}: recorded ${volts(one.lowestVolts)}, simulated ${volts(one.simulatedVolts)}`;
   });
+
+  /** The season of the same days: what was recorded stands on its tape. */
+  function season(days: { date: string }[]) {
+    const first = days[0]?.date ?? '';
+    const last = days[days.length - 1]?.date ?? '';
+    const long = Math.round((Date.parse(last) - Date.parse(first)) / DAY) + 1;
+    runOf(recorded.site).ask(first, Math.min(LONGEST_SEASON, long));
+    location.hash = `#/site/${recorded.site}/season`;
+  }
 
   $effect(() => {
     if (!recorded.history && !recorded.problem) void recorded.loadHistory();
@@ -163,6 +176,7 @@
         <Action disabled={recorded.busy !== ''} onclick={() => recorded.simulate()}
           >Simulate the same days</Action
         >
+        <Action onclick={() => season(history.days)}>On the season’s tape</Action>
         {#if recorded.busy}<span class="text-soft" role="status">{recorded.busy}</span>{/if}
       </p>
     {/if}

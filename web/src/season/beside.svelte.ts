@@ -1,17 +1,14 @@
 import { api, outcome } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import type { LoggerFileAbout, Trace } from '../lib/api/api';
+import { instant } from '../lib/sentence/quantity';
 import type { Recorded } from '../lib/tape/recorded';
 
 /** Whether something was recorded between two instants (ms). */
 const covers = (files: LoggerFileAbout[], from: number, to: number) =>
   files.some((one) => Date.parse(one.first) < to && Date.parse(one.last) > from);
 
-function yearsEarlier(at: number, years: number): number {
-  const date = new Date(at);
-  date.setUTCFullYear(date.getUTCFullYear() - years);
-  return date.getTime();
-}
+const YEAR = 365 * 86_400_000;
 
 /** What was recorded at a site on the days that a run is of; where nothing was, a year before: last winter beside the one to come. */
 export class RecordedBeside {
@@ -43,15 +40,15 @@ export class RecordedBeside {
     const buckets = usedWatts.length;
     const from = start + fromSeconds * 1000;
     const to = from + buckets * bucketSeconds * 1000;
-    const years = [0, 1].find((one) => covers(this.files, yearsEarlier(from, one), yearsEarlier(to, one)));
+    const years = [0, 1].find((one) => covers(this.files, from - one * YEAR, to - one * YEAR));
     if (years === undefined) {
       this.shown = undefined;
       return;
     }
-    const begin = yearsEarlier(from, years);
+    const begin = from - years * YEAR;
     const query = {
-      from: new Date(begin).toISOString(),
-      to: new Date(begin + (to - from)).toISOString(),
+      from: instant(begin),
+      to: instant(begin + (to - from)),
       buckets,
     };
     const answer = await this.newest.ask((signal) =>

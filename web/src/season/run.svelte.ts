@@ -93,6 +93,8 @@ export class SeasonRun {
 
   /** What the last run that was begun is made from. */
   private begun?: RunInputs;
+  /** Whether days were asked for from elsewhere. */
+  private isAsked = false;
 
   /** Whether what is asked for now is what was begun last. */
   isBegun(plan: Plan): boolean {
@@ -101,8 +103,17 @@ export class SeasonRun {
     return this.begun !== undefined && differences(inputs, this.begun).length === 0;
   }
 
+  /** Asks for some days, whatever was asked for before. */
+  ask(from: string, days: number) {
+    this.asked.from = from;
+    this.asked.days = days;
+    this.spans.show(undefined);
+    this.isAsked = true;
+  }
+
   /** After a reload: goes on with the run that was begun before, under its own conditions. */
   async resume(found: () => void) {
+    if (this.isAsked) return;
     await this.work.resume((view) => {
       if (view.request) {
         this.asked.take(view.request);

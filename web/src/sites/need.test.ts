@@ -22,6 +22,9 @@ it('tells what a site needs, what is grave first, and how much it comes first', 
     says: 'upkeep was due on 28 Nov 2026, unsaved changes of Liv',
   });
   expect(needOf(late, '2026-11-28').rank).toBe(1);
+  const due = { ...calm, due: { what: 'equalized', on: '2026-05-03' }, upkeep: '2027-01-02' } as SiteInList;
+  expect(needOf(due, '2026-11-29')).toEqual({ rank: 2, says: 'due since 3 May 2026: equalized' });
+  expect(needOf(due, '2026-05-01').says).toBe('next: equalized, due 3 May 2026; no bench test yet');
   expect(needOf({ ...calm, unreadable: 'schemaVersion 9 is not known' }, '2026-11-29').rank).toBe(3);
 });
 

@@ -23,7 +23,7 @@ function aheadOf({ ahead }: SiteInList, today: string): { rank: 1 | 2; says: str
 
 /** What a site needs on a day (as documents write it): what is grave first, at most three things. */
 export function needOf(site: SiteInList, today: string): Need {
-  const { plan } = site;
+  const { plan, due } = site;
   if (site.unreadable) return { rank: 3, says: site.unreadable };
   if (!plan) return { rank: 1, says: 'still to be taken down: nothing is recorded of it yet' };
   const { DANGER = 0, CAUTION = 0 } = plan.findings;
@@ -36,6 +36,7 @@ export function needOf(site: SiteInList, today: string): Need {
     [2, plan.unsent > 0 && `not sent to ${counted(plan.unsent, 'device')}`],
     [ahead?.rank ?? 0, ahead ? ahead.says : false],
     [2, late && `upkeep was due on ${dayWritten(site.upkeep ?? '')}`],
+    [2, due !== undefined && due.on < today && `due since ${dayWritten(due.on)}: ${due.what}`],
     [1, plan.drafts.length > 0 && `unsaved changes of ${plan.drafts.join(', ')}`],
   ];
   const open = needs
@@ -47,7 +48,12 @@ export function needOf(site: SiteInList, today: string): Need {
     const told = open.slice(0, 3).map(([, says]) => says);
     return { rank: first[0], says: told.join(', ') + more };
   }
-  const next = site.upkeep ? `next: upkeep ${dayWritten(site.upkeep)}` : 'no visit planned';
+  const next =
+    site.upkeep && !(due && due.on < site.upkeep)
+      ? `next: upkeep ${dayWritten(site.upkeep)}`
+      : due
+        ? `next: ${due.what}, due ${dayWritten(due.on)}`
+        : 'no visit planned';
   const tested = site.benchTest ? `bench test ${dayWritten(site.benchTest)}` : 'no bench test yet';
   return { rank: 0, says: `${next}; ${tested}` };
 }

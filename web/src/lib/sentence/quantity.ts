@@ -110,7 +110,7 @@ export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);
 }
 
-/** This instant as documents write it. */
-export function instant(): string {
-  return new Date().toISOString();
+/** An instant (ms) as documents write it; without one this one. */
+export function instant(at = Date.now()): string {
+  return new Date(at).toISOString();
 }

@@ -164,6 +164,12 @@ public class LogApiTest extends OverHttp {
         JsonNode never = json(liv.put(
                 "/api/sites/kvarno/upkeep/WATER_ADDED", JSON.createObjectNode().put("everyDays", 0)));
         assertEquals(due(never, "WATER_ADDED"), "");
+        ObjectNode soon = JSON.createObjectNode().put("everyDays", 1);
+        String next = due(json(liv.put("/api/sites/kvarno/upkeep/DEVICE_AGAINST_METER", soon)), "DEVICE_AGAINST_METER");
+        assertEquals(next, "2026-11-21", "the day after it was done last");
+        JsonNode listed = json(liv.get("/api/sites?search=kvarn")).at("/sites/0/due");
+        assertEquals(listed.get("on").asString(), next, "the list has what is due next");
+        assertEquals(listed.get("what").asString(), "device against meter");
 
         HttpResponse<String> nobody = liv.post(log, entry("SPARE_TRIED").put("part", "nobody"));
         assertEquals(nobody.statusCode(), 422, nobody.body());

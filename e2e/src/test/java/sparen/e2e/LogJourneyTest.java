@@ -4,6 +4,7 @@ import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertTha
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import org.testng.annotations.Test;
@@ -39,6 +40,13 @@ public class LogJourneyTest extends BrowserTest {
         assertThat(page.getByLabel("Lowest battery voltage of each day, recorded and simulated"))
                 .isVisible();
         assertAccessible(page);
+
+        button(page, "On the season’s tape").click();
+        assertThat(page.getByText("31 days from 1 Oct 2026")).isVisible();
+        assertThat(page.locator("#tape").getByText("recorded", new Locator.GetByTextOptions().setExact(true)))
+                .isVisible();
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Log"))
+                .click();
 
         page.getByText("What it teaches").click();
         button(page, "Fit the battery").click();

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import sparen.app.audit.AuditLog;
@@ -37,8 +38,17 @@ public class Logbook {
     private final AuditLog audit;
     private final JsonMapper json;
     private final Clock clock;
+    private final ApplicationEventPublisher events;
 
-    Logbook(LogMapper mapper, PlanService plans, SiteService sites, AuditLog audit, JsonMapper json, Clock clock) {
+    Logbook(
+            LogMapper mapper,
+            PlanService plans,
+            SiteService sites,
+            AuditLog audit,
+            JsonMapper json,
+            Clock clock,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.mapper = mapper;
         this.plans = plans;
         this.sites = sites;
@@ -76,6 +86,7 @@ public class Logbook {
         LogMapper.Row row = new LogMapper.Row(entry.id(), json.writeValueAsString(entry), account, now(), null);
         if (mapper.add(siteId, entry.kind().name(), entry.at(), row) == 1) {
             audit.note(Deed.LOG_ENTRY_MADE, siteId, entry.kind().words());
+            events.publishEvent(new LogKept(siteId));
         }
     }
 
@@ -89,6 +100,7 @@ public class Logbook {
                     withdrawn ? Deed.LOG_ENTRY_WITHDRAWN : Deed.LOG_ENTRY_PUT_BACK,
                     siteId,
                     entry.kind().words());
+            events.publishEvent(new LogKept(siteId));
         }
     }
 
@@ -131,6 +143,7 @@ public class Logbook {
                 kind.words() + " "
                         + days.map(every -> every == 0 ? "never" : "every " + every + " d")
                                 .orElse("as usual"));
+        events.publishEvent(new LogKept(siteId));
     }
 
     /** The daily figures of a site. */

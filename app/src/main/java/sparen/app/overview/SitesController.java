@@ -67,6 +67,7 @@ class SitesController {
     /**
      * A site in the list.
      *
+     * @param due what of the upkeep in the log is due next; absent where nothing is
      * @param plan absent while the site is still to be taken down, or its newest revision cannot be read
      * @param unreadable why the newest revision cannot be read; absent where it can
      * @param ahead what the coming days probably bring; absent until that has been worked out
@@ -79,11 +80,19 @@ class SitesController {
             SiteState state,
             Optional<LocalDate> benchTest,
             Optional<LocalDate> upkeep,
+            Optional<DueNext> due,
             Optional<PlanInList> plan,
             Optional<String> unreadable,
             Optional<Outlooks.Ahead> ahead,
             Optional<MeasuredNow> now,
             int rank) {}
+
+    /**
+     * What of the upkeep in the log is due next.
+     *
+     * @param what is done, in words
+     */
+    record DueNext(String what, LocalDate on) {}
 
     /**
      * A part of the list, the neediest first.
@@ -260,6 +269,7 @@ class SitesController {
                 row.state(),
                 Optional.ofNullable(row.benchTest()),
                 Optional.ofNullable(row.upkeep()),
+                Optional.ofNullable(row.due()).map(on -> new DueNext(row.dueKind(), on)),
                 Optional.ofNullable(row.plan())
                         .map(plan -> inList(row, json.readValue(plan, Summaries.PlanSummary.class))),
                 Optional.ofNullable(row.unreadable()),

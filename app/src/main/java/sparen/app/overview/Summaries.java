@@ -6,6 +6,7 @@ import java.time.ZoneOffset;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.slf4j.Logger;
@@ -16,17 +17,21 @@ import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Service;
 import sparen.app.handover.DeviceRead;
 import sparen.app.handover.DeviceReadings;
+import sparen.app.logbook.LogKept;
+import sparen.app.logbook.Logbook;
 import sparen.app.plan.PlanSaved;
 import sparen.app.plan.PlanService;
 import sparen.app.plan.UnreadablePlan;
 import sparen.app.profile.ProfileService;
 import sparen.app.profile.ProfileTaken;
 import sparen.app.right.Role;
+import sparen.app.site.CarePlanned;
 import sparen.app.web.Refusal;
 import sparen.app.work.Chore;
 import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.check.Severity;
+import sparen.logbook.Upkeep;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
 import tools.jackson.databind.json.JsonMapper;
@@ -46,6 +51,7 @@ class Summaries implements Chore {
     private final PlanService plans;
     private final ProfileService profiles;
     private final DeviceReadings readings;
+    private final Logbook logbook;
     private final JsonMapper json;
     private final Clock clock;
 
@@ -54,9 +60,11 @@ class Summaries implements Chore {
             PlanService plans,
             ProfileService profiles,
             DeviceReadings readings,
+            Logbook logbook,
             JsonMapper json,
             Clock clock) {
         this.readings = readings;
+        this.logbook = logbook;
         this.mapper = mapper;
         this.plans = plans;
         this.profiles = profiles;
@@ -113,10 +121,23 @@ class Summaries implements Chore {
         keep(read.siteId());
     }
 
+    /** What was done is due later. */
+    @EventListener
+    void onLog(LogKept kept) {
+        keep(kept.siteId());
+    }
+
+    /** A test on the bench that somebody says was done counts for when the next one is due. */
+    @EventListener
+    void onCare(CarePlanned planned) {
+        keep(planned.siteId());
+    }
+
     private void keep(String siteId) {
         try {
             plans.latest(siteId).ifPresent(loaded -> {
                 PlanSummary summary = summary(siteId, loaded.plan());
+                Optional<Upkeep> due = logbook.due(siteId).stream().findFirst();
                 mapper.keep(new SummaryMapper.Row(
                         siteId,
                         loaded.revision().number(),
@@ -126,7 +147,9 @@ class Summaries implements Chore {
                         count(summary, Severity.DANGER),
                         count(summary, Severity.CAUTION),
                         summary.unsent(),
-                        summary.drifted()));
+                        summary.drifted(),
+                        due.map(Upkeep::due).orElse(null),
+                        due.map(one -> one.kind().words()).orElse(null)));
             });
         } catch (UnreadablePlan broken) {
             keep(siteId, broken.getMessage());
@@ -141,8 +164,8 @@ class Summaries implements Chore {
 
     private void keep(String siteId, String unreadable) {
         plans.newest(siteId)
-                .ifPresent(number -> mapper.keep(
-                        new SummaryMapper.Row(siteId, number, EngineVersion.NOW, unreadable, null, 0, 0, 0, 0)));
+                .ifPresent(number -> mapper.keep(new SummaryMapper.Row(
+                        siteId, number, EngineVersion.NOW, unreadable, null, 0, 0, 0, 0, null, null)));
     }
 
     private static int count(PlanSummary summary, Severity severity) {

@@ -30,7 +30,9 @@ interface SummaryMapper {
             int dangers,
             int cautions,
             int unsent,
-            int drifted) {}
+            int drifted,
+            LocalDate due,
+            String dueKind) {}
 
     /** A site in the list with all that is told of it; what there is none of is null. */
     record Listed(
@@ -39,6 +41,8 @@ interface SummaryMapper {
             SiteState state,
             LocalDate benchTest,
             LocalDate upkeep,
+            LocalDate due,
+            String dueKind,
             String engine,
             String unreadable,
             String plan,
@@ -82,11 +86,12 @@ interface SummaryMapper {
 
     @Insert(
             """
-            insert into site_summary (site_id, revision, engine, unreadable, plan, dangers, cautions, unsent, drifted)
-            values (#{siteId}, #{revision}, #{engine}, #{unreadable}, #{plan}::jsonb, #{dangers}, #{cautions}, #{unsent}, #{drifted})
+            insert into site_summary (site_id, revision, engine, unreadable, plan, dangers, cautions, unsent, drifted, due, due_kind)
+            values (#{siteId}, #{revision}, #{engine}, #{unreadable}, #{plan}::jsonb, #{dangers}, #{cautions}, #{unsent}, #{drifted},
+              #{due}, #{dueKind})
             on conflict (site_id) do update set revision = excluded.revision, engine = excluded.engine,
               unreadable = excluded.unreadable, plan = excluded.plan, dangers = excluded.dangers, cautions = excluded.cautions,
-              unsent = excluded.unsent, drifted = excluded.drifted
+              unsent = excluded.unsent, drifted = excluded.drifted, due = excluded.due, due_kind = excluded.due_kind
             where site_summary.revision <= excluded.revision
             """)
     void keep(Row row);
@@ -105,12 +110,13 @@ interface SummaryMapper {
     @Select(
             """
             with ranked as (
-              select s.id, lower(s.name) as sorted, s.upkeep, y.dangers, y.cautions, y.unsent, y.drifted,
+              select s.id, lower(s.name) as sorted, least(s.upkeep, y.due) as upkeep, y.dangers, y.cautions, y.unsent, y.drifted,
                 exists (select 1 from draft d where d.site_id = s.id) as has_drafts,
                 case
                   when y.unreadable is not null or y.dangers > 0 then 3
                   when y.site_id is null then 1
-                  when y.drifted > 0 or y.cautions > 0 or y.unsent > 0 or o.cut > 0 and o.cut_is_likely or s.upkeep < #{today} then 2
+                  when y.drifted > 0 or y.cautions > 0 or y.unsent > 0 or o.cut > 0 and o.cut_is_likely
+                    or least(s.upkeep, y.due) < #{today} then 2
                   when o.cut > 0 or exists (select 1 from draft d where d.site_id = s.id) then 1
                   else 0
                 end as rank
@@ -135,7 +141,7 @@ interface SummaryMapper {
                 end
               order by rank desc, sorted, id offset #{offset} limit #{size}
             )
-            select p.id, s.name, s.state, s.bench_test, s.upkeep, y.engine, y.unreadable, y.plan::text as plan,
+            select p.id, s.name, s.state, s.bench_test, s.upkeep, y.due, y.due_kind, y.engine, y.unreadable, y.plan::text as plan,
               r.number, r.parent, r.note, a.full_name as author, r.saved_at, r.name as revision_name, r.changes,
               (select string_agg(b.full_name, E'\\n' order by d.saved_at desc)
                from draft d join account b on b.name = d.account where d.site_id = p.id) as drafts,
