@@ -171,15 +171,16 @@
         lowest voltage of each day: recorded a thick line, simulated with the newest revision and one weather of
         the place a dashed one; simulated, no proof of safety
       </p>
-    {:else}
-      <p class="flex flex-wrap items-center gap-3">
+    {/if}
+    <p class="mt-2 flex flex-wrap items-center gap-3">
+      {#if !beside}
         <Action disabled={recorded.busy !== ''} onclick={() => recorded.simulate()}
           >Simulate the same days</Action
         >
-        <Action onclick={() => season(history.days)}>On the season’s tape</Action>
-        {#if recorded.busy}<span class="text-soft" role="status">{recorded.busy}</span>{/if}
-      </p>
-    {/if}
+      {/if}
+      <Action onclick={() => season(history.days)}>On the season’s tape</Action>
+      {#if recorded.busy}<span class="text-soft" role="status">{recorded.busy}</span>{/if}
+    </p>
   </section>
   <DaysTable days={history.days} />
 {/if}
