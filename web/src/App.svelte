@@ -9,6 +9,7 @@
 
   const routes: RouteDefinition = {
     '/': SitesPage,
+    '/along': wrap({ asyncComponent: () => import('./along/AlongPage.svelte') }),
     '/account': wrap({ asyncComponent: () => import('./accounts/AccountPage.svelte') }),
     '/accounts/:part?': wrap({ asyncComponent: () => import('./accounts/AccountsPage.svelte') }),
     '/many': wrap({ asyncComponent: () => import('./sites/ManySitesPage.svelte') }),

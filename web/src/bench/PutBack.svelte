@@ -3,7 +3,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { written } from '../lib/sentence/quantity';
   import type { PlanEditor } from '../plan/planEditor.svelte';
-  import { placeOf, withPlace } from '../plan/planPath';
+  import { placeOf, withPlace } from '../lib/plan/planPath';
 
   /** What is forced or set to a temporary value for a test, shown until it is put back. */
   let { editor, force }: { editor: PlanEditor; force: (index: number, to: Output['testForce']) => void } =

@@ -5,7 +5,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { typed, written } from '../lib/sentence/quantity';
   import type { PlanEditor } from '../plan/planEditor.svelte';
-  import { atPlace, placeOf, withPlace } from '../plan/planPath';
+  import { atPlace, placeOf, withPlace } from '../lib/plan/planPath';
 
   /** Changes a level for a test; it is noted what it has to be put back to. */
   let { editor }: { editor: PlanEditor } = $props();

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gate } from '../lib/along/gate.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { CommissioningView, StepAtVisit, WorkStep } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
@@ -35,6 +36,7 @@
     problem = answer.problem;
   }
   $effect(() => {
+    void gate.sent;
     void load();
   });
 

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gate } from '../lib/along/gate.svelte';
   import type { BenchTestView } from '../lib/api/api';
   import { untrack } from 'svelte';
   import { SiteNow } from '../lib/live/siteNow.svelte';
@@ -30,6 +31,7 @@
   let opened = $state('');
 
   $effect(() => {
+    void gate.sent;
     void tests.load();
   });
   /** Where a device tells what the battery is at, nobody has to type it. */

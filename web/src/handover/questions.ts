@@ -1,7 +1,7 @@
 import type { Origin, Plan } from '../lib/api/api';
 import { typed } from '../lib/sentence/quantity';
 import { wordsOf } from '../lib/words';
-import { atPlace, namedAt, placeOf, withPlace } from '../plan/planPath';
+import { atPlace, namedAt, placeOf, withPlace } from '../lib/plan/planPath';
 import { chosen, followed, labelOf, schemaOf, shownAs, type Schema } from '../plan/system/schema';
 
 /** A number of a plan that nobody has confirmed. */

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gate } from '../lib/along/gate.svelte';
   import { capital, day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -19,6 +20,7 @@
   const words = (kind: string) => book.kinds.find((one) => one.kind === kind)?.words ?? kind;
 
   $effect(() => {
+    void gate.sent;
     void book.load();
   });
 </script>

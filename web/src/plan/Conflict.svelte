@@ -1,7 +1,7 @@
 <script lang="ts">
   import Action from '../lib/shell/Action.svelte';
   import { day } from '../lib/sentence/quantity';
-  import { differences, type Side } from './planPath';
+  import { differences, type Side } from '../lib/plan/planPath';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** Somebody saved meanwhile: both are joined, and where they clash one is chosen. */

@@ -1,4 +1,6 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
+  import { gate } from '../lib/along/gate.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Change, Revision } from '../lib/api/api';
@@ -66,6 +68,7 @@
   }
 
   $effect(() => {
+    void gate.sent;
     if (editor.revision) void load();
   });
 </script>
@@ -95,7 +98,7 @@
             }}
           >
             {#each revisions as one (one.number)}
-              <option value={one.number}>{one.number}{one.name ? ` · ${one.name}` : ''}</option>
+              <option value={one.number}>{shownNumber(one.number)}{one.name ? ` · ${one.name}` : ''}</option>
             {/each}
           </select>
         </label>
@@ -115,7 +118,7 @@
   <ol class="mt-4">
     {#each revisions ?? [] as one (one.number)}
       <li class="flex flex-wrap items-start gap-x-4 gap-y-1 border-t border-rule py-2">
-        <span class="number w-8 pt-2 font-bold">{one.number}</span>
+        <span class="number w-8 pt-2 font-bold">{shownNumber(one.number)}</span>
         <div class="w-52 pt-2">
           <p class="text-soft">{moment(Date.parse(one.savedAt), zone)}</p>
           <p>{one.author}</p>

@@ -7,7 +7,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import FindingLine from './FindingLine.svelte';
   import type { PlanEditor } from './planEditor.svelte';
-  import { placeOf } from './planPath';
+  import { placeOf } from '../lib/plan/planPath';
   import ScaleFrom12 from './ScaleFrom12.svelte';
 
   /** All thresholds of all devices on one axis, to be dragged, stepped or typed; what that makes wrong stands beside it. */

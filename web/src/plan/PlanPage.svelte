@@ -1,6 +1,7 @@
 <script lang="ts">
   import { push } from 'svelte-spa-router';
   import type { Finding } from '../lib/api/api';
+  import { gate } from '../lib/along/gate.svelte';
   import Action from '../lib/shell/Action.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
@@ -15,7 +16,7 @@
   import LevelsPart from './LevelsPart.svelte';
   import OutputsPart from './OutputsPart.svelte';
   import { editorOf } from './planEditor.svelte';
-  import { namedAt } from './planPath';
+  import { namedAt } from '../lib/plan/planPath';
   import ProfileImport from './ProfileImport.svelte';
   import SaveState from './SaveState.svelte';
 
@@ -48,6 +49,10 @@
     },
     { key: 'revisions', name: 'Revisions', count: undefined },
   ]);
+
+  $effect(() => {
+    if (gate.sent > 0) void editor.rejoin();
+  });
 
   /** By then the part that was gone to is drawn. */
   const ARRIVED_MS = 60;

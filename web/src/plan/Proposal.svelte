@@ -3,7 +3,7 @@
   import Action from '../lib/shell/Action.svelte';
   import type { Plan } from '../lib/api/api';
   import type { PlanEditor } from './planEditor.svelte';
-  import { differences, type Difference } from './planPath';
+  import { differences, type Difference } from '../lib/plan/planPath';
 
   /** A change that is proposed: looked at first, then taken; undo takes it back. */
   let { editor, path, says }: { editor: PlanEditor; path: string; says: string } = $props();

@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Rule } from '../lib/api/api';
   import type { PlanEditor } from './planEditor.svelte';
-  import { withPlace } from './planPath';
+  import { withPlace } from '../lib/plan/planPath';
   import { asked, guessed, labelOf, schemaOf, type Schema } from './system/schema';
 
   /** The parts that a rule can have or do without: added with usual numbers, each a guess, and taken away, in place. */

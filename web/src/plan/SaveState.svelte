@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { isLocal, shownNumber } from '../lib/along/local';
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import type { PlanEditor } from './planEditor.svelte';
@@ -41,13 +42,15 @@
 <div class="ml-auto flex flex-wrap items-center gap-2 max-md:gap-1">
   <p class="text-sm md:mr-2" role="status">
     {#if editor.revision}
-      <span class="max-md:sr-only">revision&nbsp;</span><span class="number">{editor.revision.number}</span
+      <span class="max-md:sr-only">revision&nbsp;</span><span class="number"
+        >{shownNumber(editor.revision.number)}</span
       >{#if session.mayChangeAt(editor.site)}:
         {#if editor.saving === 'saving'}saving
         {:else if editor.dirty}<span class="font-bold">unsaved changes</span
           >{#if editor.keeping === 'failed'},
             <span class="text-danger">kept in this browser only</span>
           {:else if editor.keptAt}, kept at {clock(editor.keptAt)}{/if}
+        {:else if isLocal(editor.revision.number)}saved here, waits to be sent
         {:else}saved{/if}
       {:else}, read only{/if}
     {/if}

@@ -2,9 +2,11 @@ import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import { ask } from '../lib/engine/engine';
+import { gate } from '../lib/along/gate.svelte';
+import { isLocal } from '../lib/along/local';
 import type { FittedDevice, Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
-import { atPlace, merge, withPlace, type Clash, type Path, type Side } from './planPath';
+import { atPlace, merge, withPlace, type Clash, type Path, type Side } from '../lib/plan/planPath';
 
 /** Says a change in the trade's words: from what, to what. */
 export type Say = (before: unknown, after: unknown) => string;
@@ -78,6 +80,10 @@ export class PlanEditor {
   private done = $state.raw<Step[]>([]);
   private readonly newest = new Newest();
   private timer?: ReturnType<typeof setTimeout>;
+  /** What was sent to be saved last, and by which name: sent again, it is saved once. */
+  private request?: { plan: Plan; id: string };
+  /** How much that waited was sent when the plan was loaded. */
+  private sentBefore = gate.sent;
 
   constructor(readonly site: string) {}
 
@@ -110,6 +116,31 @@ export class PlanEditor {
     this.lost = drafts.data?.unreadable ?? '';
     this.restore(drafts.data?.mine);
     await this.read();
+  }
+
+  /** Something that waited was sent, and perhaps joined with what others saved: goes on from what is saved now. */
+  async rejoin() {
+    if (this.sentBefore === gate.sent || !this.revision || !isLocal(this.revision.number)) return;
+    this.sentBefore = gate.sent;
+    const { plan: mine, saved: before } = this;
+    const draft = this.local();
+    if (draft && !isLocal(draft.parent) && mine && mine !== before) {
+      // What was saved here clashed, and there is more since: all of it is asked about when it is saved.
+      this.revision = { ...this.revision, number: draft.parent };
+      this.show(mine);
+      return;
+    }
+    const { data } = await outcome(
+      api.GET('/api/sites/{siteId}/revisions/latest', { params: { path: { siteId: this.site } } }),
+    );
+    if (!data || isLocal(data.revision.number) || this.plan !== mine) return;
+    const { value, clashes } = merge(before, mine, data.plan);
+    // What clashes is asked about when it is saved.
+    if (clashes.length > 0) return;
+    this.accept(data.revision, data.plan);
+    this.restore(this.local());
+    if (mine !== before) this.show(value as Plan);
+    else await this.read();
   }
 
   private accept(revision: Revision, plan: Plan) {
@@ -199,12 +230,13 @@ export class PlanEditor {
   async save(parent = this.revision?.number) {
     if (!this.plan || this.saving === 'saving' || !this.dirty) return;
     const plan = this.plan;
+    if (this.request?.plan !== plan) this.request = { plan, id: crypto.randomUUID() };
     this.saving = 'saving';
     this.saveProblem = undefined;
     const { data, problem } = await outcome(
       api.POST('/api/sites/{siteId}/revisions', {
         params: { path: { siteId: this.site } },
-        body: { parent, note: '', plan },
+        body: { parent, note: '', plan, request: this.request.id },
       }),
     );
     if (data) {

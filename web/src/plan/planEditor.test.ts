@@ -85,6 +85,7 @@ describe('editing a plan', () => {
         hasSecondFactor: false,
         recoveryCodesLeft: 0,
         secondFactorWanted: false,
+        offlineDays: 14,
         onlySees: [],
       });
     person('liv');

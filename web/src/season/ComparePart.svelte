@@ -7,7 +7,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { withPlace } from '../plan/planPath';
+  import { withPlace } from '../lib/plan/planPath';
   import { Conditions } from './conditions.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import ConditionsLine from './ConditionsLine.svelte';

@@ -1,7 +1,7 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import type { Linked, NumberedEvent, Plan, RunInputs, RunView } from '../lib/api/api';
-import { differences } from '../plan/planPath';
+import { differences } from '../lib/plan/planPath';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
 import { LongWork } from './work.svelte';

@@ -75,6 +75,12 @@
         bind:value={password}
       /></Label
     >
+    {#if session.wiped}
+      <p class="border-l-4 border-ink pl-3" role="status">
+        The account that took sites along in this browser was withdrawn: they are wiped, and what was not sent
+        is kept for the administrator.
+      </p>
+    {/if}
     {#if second}
       <Label class="flex flex-col gap-1 text-base font-bold text-ink dark:text-ink"
         >Code of your authenticator, or a recovery code <Input

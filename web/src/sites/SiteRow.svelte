@@ -8,6 +8,7 @@
     copy: (site: SiteInList, name: string) => Promise<boolean>;
     repair: (site: SiteInList) => void;
     setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
+    takeAlong: (site: SiteInList) => void;
   }
 </script>
 
@@ -24,7 +25,7 @@
   import Spark from './Spark.svelte';
 
   let { site, acts }: { site: SiteInList; acts: SiteActs } = $props();
-  const { setState, copy, repair, setCare } = $derived(acts);
+  const { setState, copy, repair, setCare, takeAlong } = $derived(acts);
 
   const LONGEST_NAME = 120;
   const plan = $derived(site.plan);
@@ -92,15 +93,18 @@
         >
       {/if}
     </p>
-    {#if session.mayChangeAt(site.id)}
+    {#if plan || session.mayChangeAt(site.id)}
       <div class="max-md:col-start-3 max-md:row-start-1">
         <Menu label="More for {site.name}">
-          {#if plan}{@render act('Duplicate', '…', () => (copying = true))}{/if}
-          {@render act('Care of', '', () => (caring = true), 'Bench test and upkeep…')}
-          {#if site.state === 'ARCHIVED'}
-            {@render act('Restore', '', () => setState(site, 'ACTIVE'))}
-          {:else}{@render act('Archive', '', () => setState(site, 'ARCHIVED'))}{/if}
-          {@render act('Delete', '', () => setState(site, 'DELETED'))}
+          {#if plan && site.state === 'ACTIVE'}{@render act('Take along', '', () => takeAlong(site))}{/if}
+          {#if session.mayChangeAt(site.id)}
+            {#if plan}{@render act('Duplicate', '…', () => (copying = true))}{/if}
+            {@render act('Care of', '', () => (caring = true), 'Bench test and upkeep…')}
+            {#if site.state === 'ARCHIVED'}
+              {@render act('Restore', '', () => setState(site, 'ACTIVE'))}
+            {:else}{@render act('Archive', '', () => setState(site, 'ARCHIVED'))}{/if}
+            {@render act('Delete', '', () => setState(site, 'DELETED'))}
+          {/if}
         </Menu>
       </div>
     {/if}

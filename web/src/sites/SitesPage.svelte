@@ -7,6 +7,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
+  import { takeAlong } from '../along/takeAlong';
   import { SiteList, type SiteFilter } from './siteList.svelte';
   import type { SiteActs } from './SiteRow.svelte';
   import SiteRows from './SiteRows.svelte';
@@ -14,6 +15,8 @@
   const list = new SiteList();
   let problem = $state<Problem>();
   let field = $state<HTMLInputElement>();
+  /** How far a site is that is being taken along, or that it is. */
+  let taking = $state('');
   let deleted = $state.raw<SiteInList>();
   const filters: [SiteFilter, string][] = [
     ['all', 'all'],
@@ -50,6 +53,10 @@
     async copy(site, name) {
       const params = { path: { siteId: site.id } };
       return seen(await outcome(api.POST('/api/sites/{siteId}/copies', { params, body: { name } })));
+    },
+    async takeAlong(site) {
+      const failed = await takeAlong(site, (says) => (taking = says));
+      problem = failed;
     },
     async repair(site) {
       seen(await outcome(api.POST('/api/sites/{siteId}/repair', { params: { path: { siteId: site.id } } })));
@@ -150,6 +157,9 @@
       <Action onclick={() => acts.setState(gone, 'ACTIVE')}>Undo</Action>
     </div>
   {/if}
+  {#if taking}<p class="border-b border-rule px-4 py-3 md:px-6" role="status">
+      {taking} <a class="ml-2 underline" href="#/along">What is taken along</a>
+    </p>{/if}
   {#if problem}<Trouble {problem} retry={load} />{/if}
   {#if list.problem}<Trouble problem={list.problem} retry={load} />{/if}
   {#if !sites}

@@ -1,4 +1,5 @@
 import createClient, { type Middleware } from 'openapi-fetch';
+import { gate } from '../along/gate.svelte';
 import type { paths } from './api';
 
 /** A field the server refused: where it is in what was sent, and why. */
@@ -19,7 +20,8 @@ export interface Problem {
 /** The outcome of a call: never both. */
 export type Outcome<T> = { data: T; problem?: undefined } | { data?: undefined; problem: Problem };
 
-function cookie(name: string): string {
+/** Of this page, as the server set it; empty where it did not. */
+export function cookie(name: string): string {
   const found = document.cookie.split('; ').find((part) => part.startsWith(`${name}=`));
   return found ? decodeURIComponent(found.slice(name.length + 1)) : '';
 }
@@ -31,7 +33,7 @@ const forgery: Middleware = {
   },
 };
 
-export const api = createClient<paths>({ baseUrl: '/' });
+export const api = createClient<paths>({ baseUrl: '/', fetch: (request) => gate.reach(request) });
 api.use(forgery);
 
 let signedOut: () => void = () => {};

@@ -1,4 +1,5 @@
 import type { paths } from '../api/api';
+import { gate } from '../along/gate.svelte';
 import { api, outcome, type Outcome } from '../api/client';
 import CoreWorker from './core.worker?worker';
 import { LocalCore } from './local';
@@ -37,19 +38,36 @@ export async function ask<Q extends Question>(
   signal?: AbortSignal,
 ): Promise<Outcome<Answer<Q>>> {
   if (local.isReady()) {
-    const told = await local.ask({ name: QUESTIONS[question], question: JSON.stringify(body) }, signal);
-    if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
-    if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
-    // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.
-    if (told.failed !== undefined && !signal?.aborted)
-      console.warn(`${QUESTIONS[question]} failed here: ${told.failed}`);
+    const told = await askHere(question, body, signal);
+    if (told) return told;
   } else if (asked++ > 0 && typeof Worker !== 'undefined') {
     local.load();
   }
-  return outcome<Answer<Q>>(
+  const told = await outcome<Answer<Q>>(
     api.POST(question as never, { params: { path: { siteId: site } }, body, signal } as never) as never,
   );
+  // Without the server what this browser has answers, as soon as it is there.
+  const isAway = told.problem?.status === 0 && gate.along?.isTaken(site);
+  return (isAway && (await local.begin()) && (await askHere(question, body, signal))) || told;
 }
+
+/** What the core in this browser says; undefined where it cannot. */
+async function askHere<Q extends Question>(
+  question: Q,
+  body: Body<Q>,
+  signal?: AbortSignal,
+): Promise<Outcome<Answer<Q>> | undefined> {
+  const told = await local.ask({ name: QUESTIONS[question], question: JSON.stringify(body) }, signal);
+  if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
+  if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
+  // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.
+  if (told.failed !== undefined && !signal?.aborted)
+    console.warn(`${QUESTIONS[question]} failed here: ${told.failed}`);
+  return undefined;
+}
+
+/** Brings the core into this browser, for where there is no network. */
+export const bringCore = () => local.begin();
 
 /** A refusal as the server sends it. */
 function refusal(pointer: string, detail: string) {

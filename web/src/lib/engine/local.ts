@@ -28,6 +28,9 @@ interface Waiting {
 
 /** So often it is begun: what does not come, or breaks, does not come for asking. */
 const MOST_BEGINNINGS = 3;
+/** So long it is waited for where nothing else answers (ms), and so often it is looked. */
+const LONGEST_LOADING = 30_000;
+const LOOKS_EVERY = 50;
 
 /** The core in this browser: one question at a time, those nobody waits for any more passed over. */
 export class LocalCore {
@@ -51,6 +54,14 @@ export class LocalCore {
     });
     // What breaks the thread itself breaks its questions, which are then asked elsewhere.
     thread.addEventListener('error', () => this.leave());
+  }
+
+  /** Loads it and waits for it; whether it answers then. */
+  async begin(): Promise<boolean> {
+    this.load();
+    for (const end = Date.now() + LONGEST_LOADING; this.thread && !this.ready && Date.now() < end;)
+      await new Promise((resolve) => setTimeout(resolve, LOOKS_EVERY));
+    return this.ready;
   }
 
   /** Whether it answers. */

@@ -1,4 +1,4 @@
-import { atPlace, placeOf } from '../../plan/planPath';
+import { atPlace, placeOf } from '../plan/planPath';
 import type { Gauge, Peg as PegReading, Plan } from '../api/api';
 
 /** The temperature about which levels are compensated (°C). */

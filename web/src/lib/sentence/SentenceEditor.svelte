@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Sentence } from '../api/api';
-  import { atPlace } from '../../plan/planPath';
+  import { atPlace } from '../plan/planPath';
   import NumberChip from './NumberChip.svelte';
 
   interface Props {

@@ -1,4 +1,4 @@
-import { atPlace } from '../../plan/planPath';
+import { atPlace } from '../plan/planPath';
 import type { Sentence } from '../api/api';
 import { written } from './quantity';
 

@@ -1,5 +1,9 @@
+import { gate } from '../along/gate.svelte';
 import { api, outcome, whenSignedOut, type Problem } from '../api/client';
 import type { SignedIn } from '../api/api';
+
+/** Set while somebody signed out without a network: the server does not know yet. */
+const ENDED = 'sparen.signed-out';
 
 export type Role = SignedIn['role'];
 
@@ -29,16 +33,29 @@ class Session {
     return this.person?.role === 'ADMINISTRATOR';
   }
 
+  /** Whether what was taken along in this browser was wiped: its account was withdrawn. */
+  wiped = $state(false);
+  /** How many changes wait that somebody who signs out has not sent: it is asked once more. */
+  leavesUnsent = $state(0);
+
   async load() {
-    const { data } = await outcome(api.GET('/api/session'));
-    this.person = data;
+    const along = gate.isOpen ? await gate.open() : undefined;
+    if (localStorage.getItem(ENDED) && !(await outcome(api.DELETE('/api/session'))).problem)
+      localStorage.removeItem(ENDED);
+    const { data, problem } = await outcome(api.GET('/api/session'));
+    if (data) await along?.saw(data);
+    else if (problem?.status === 401) this.wiped = (await along?.stranger()) ?? false;
+    this.person = data ?? (problem?.status === 0 ? along?.person : undefined);
     this.known = true;
   }
 
   async signIn(name: string, password: string, code?: string): Promise<Problem | undefined> {
     const body = { name, password, ...(code && { code }) };
     const { data, problem } = await outcome(api.POST('/api/session', { body }));
-    if (data) this.person = data;
+    if (data) {
+      await gate.along?.saw(data);
+      this.person = data;
+    }
     return problem;
   }
 
@@ -49,9 +66,16 @@ class Session {
     this.leaving.push(act);
   }
 
-  async signOut() {
+  async signOut(sure = false) {
     await Promise.all(this.leaving.map((act) => act()));
-    await outcome(api.DELETE('/api/session'));
+    const waiting = gate.along?.waiting.length ?? 0;
+    if (waiting > 0 && !sure) {
+      this.leavesUnsent = waiting;
+      return;
+    }
+    await gate.along?.wipe();
+    // Where the server does not answer, it is told at the next contact.
+    if ((await outcome(api.DELETE('/api/session'))).problem?.status === 0) localStorage.setItem(ENDED, 'yes');
     // A fresh page: nothing read by this person stays in memory for the next.
     location.reload();
   }

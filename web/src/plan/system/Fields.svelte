@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Plan } from '../../lib/api/api';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { withPlace } from '../planPath';
+  import { withPlace } from '../../lib/plan/planPath';
   import { inOrder } from './parts';
   import { asked, followed, guessed, labelOf, usualAt, type Schema } from './schema';
   import SchemaField from './SchemaField.svelte';

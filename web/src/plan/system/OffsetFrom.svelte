@@ -4,7 +4,7 @@
   import Action from '../../lib/shell/Action.svelte';
   import { FIELD } from '../../lib/shell/fieldLook';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { withPlace } from '../planPath';
+  import { withPlace } from '../../lib/plan/planPath';
   import { schemaOf } from './schema';
 
   /** An offset from two readings at the same moment: what the device shows, and what a reference shows beside it. */

@@ -3,7 +3,7 @@
   import Action from '../../lib/shell/Action.svelte';
   import FindingLine from '../FindingLine.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { atPlace, placeOf } from '../planPath';
+  import { atPlace, placeOf } from '../../lib/plan/planPath';
   import Worked from '../Worked.svelte';
   import AcSection from './AcSection.svelte';
   import EarthingSection from './EarthingSection.svelte';

@@ -5,7 +5,7 @@
   import { FIELD } from '../../lib/shell/fieldLook';
   import { choiceOf, wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
-  import { atPlace, withPlace } from '../planPath';
+  import { atPlace, withPlace } from '../../lib/plan/planPath';
   import Fields from './Fields.svelte';
   import OriginOf from './OriginOf.svelte';
   import {

@@ -1,5 +1,5 @@
 import type { ChargeProgram, ParallelBattery, Plan } from '../../lib/api/api';
-import { withPlace } from '../planPath';
+import { withPlace } from '../../lib/plan/planPath';
 import { beginning, guessed, schemaOf } from './schema';
 
 /** A kind of part that can be put on a site. */

@@ -4,7 +4,7 @@ import hallgrund from '../../../../demo/hallgrund.json';
 import kvarno from '../../../../demo/kvarno.json';
 import skarvholm from '../../../../demo/skarvholm.json';
 import type { Plan } from '../../lib/api/api';
-import { atPlace, placeOf, withPlace } from '../planPath';
+import { atPlace, placeOf, withPlace } from '../../lib/plan/planPath';
 import { hindrance, inOrder, kindAt, KINDS, pathOf, type Kind, withoutPart, withPart } from './parts';
 import { beginning, chosen, inWords, kindOf, schemaOf, numbersIn, picksOf, shownAs, usualAt } from './schema';
 import { sketchOf, weight, type Placed } from './sketch';

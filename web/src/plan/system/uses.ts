@@ -1,6 +1,6 @@
 import type { Plan } from '../../lib/api/api';
 import { wordsOf } from '../../lib/words';
-import { atPlace, withPlace, type Path } from '../planPath';
+import { atPlace, withPlace, type Path } from '../../lib/plan/planPath';
 import { chosen, followed, schemaOf, type Schema } from './schema';
 
 /** A place of a plan that names a part. */

@@ -292,13 +292,66 @@ public class AccountsApiTest extends OverHttp {
         ObjectNode ours = JSON.createObjectNode()
                 .put("name", "Havørn")
                 .put("secondFactorRequired", true)
-                .put("deviceNetworks", "");
+                .put("deviceNetworks", "")
+                .put("offlineDays", 91);
+        assertEquals(signe.put("/api/organisation", ours).statusCode(), 422);
+        ours.put("offlineDays", 3);
         assertEquals(signe.put("/api/organisation", ours).statusCode(), 200);
         Browser liv = signedIn("liv");
         assertTrue(json(liv.get("/api/session")).get("secondFactorWanted").asBoolean());
+        assertEquals(json(liv.get("/api/session")).get("offlineDays").asInt(), 3);
         assertEquals(json(liv.get("/api/sites")).get("type").asString(), "urn:sparen:problem:second-factor-wanted");
         assertEquals(
                 liv.post("/api/account/second-factor", JSON.createObjectNode()).statusCode(), 200);
+    }
+
+    /** Work that was never sent is left only of an account that was withdrawn, once, and for administrators. */
+    @Test
+    public void whatAWithdrawnAccountNeverSentIsKept() throws Exception {
+        Browser odd = signedIn("odd");
+        Browser signe = signedIn("signe");
+        JsonNode secret = json(odd.post("/api/along", JSON.createObjectNode()));
+        Browser stranger = new Browser();
+        stranger.get("/api/session");
+        ObjectNode left = ((ObjectNode) secret.deepCopy())
+                .put("id", "0d3f7c6e-5d1b-4a92-8b35-3f3f4a7f4c11")
+                .put("says", "log: note")
+                .put("work", "{\"note\": \"corrosion at the shunt\"}");
+        assertEquals(
+                json(stranger.post("/api/along/contact", secret))
+                        .get("standing")
+                        .asString(),
+                "KNOWN");
+        assertEquals(stranger.post("/api/along/left", left).statusCode(), 403, "it may still send it itself");
+        assertEquals(
+                signe.put("/api/accounts/odd", standing("Odd Fjære", "OBSERVER", false))
+                        .statusCode(),
+                200);
+        assertEquals(
+                json(stranger.post("/api/along/contact", secret))
+                        .get("standing")
+                        .asString(),
+                "WITHDRAWN");
+        assertEquals(stranger.post("/api/along/left", left).statusCode(), 204);
+        assertEquals(stranger.post("/api/along/left", left).statusCode(), 204, "sent twice");
+        assertEquals(
+                json(stranger.post(
+                                "/api/along/contact",
+                                left.deepCopy().retain("secret").put("secret", "x")))
+                        .get("standing")
+                        .asString(),
+                "UNKNOWN");
+        JsonNode all = json(signe.get("/api/left-work"));
+        assertEquals(all.size(), 1, all.toString());
+        String one = "/api/left-work/" + all.get(0).get("id").asString();
+        assertEquals(json(signe.get(one)).get("note").asString(), "corrosion at the shunt");
+        assertEquals(signedIn("liv").get(one).statusCode(), 403);
+        assertEquals(signe.send("DELETE", one, "application/json", "").statusCode(), 204);
+        assertEquals(json(signe.get("/api/left-work")).size(), 0);
+        assertEquals(
+                signe.put("/api/accounts/odd", standing("Odd Fjære", "OBSERVER", true))
+                        .statusCode(),
+                200);
     }
 
     private HttpResponse<String> withToken(String token, String method, String path, String body) throws Exception {

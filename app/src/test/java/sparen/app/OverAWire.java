@@ -52,7 +52,10 @@ abstract class OverAWire extends OverHttp {
     }
 
     Browser connected(String device, int unit) throws Exception {
-        ObjectNode ours = JSON.createObjectNode().put("name", "Havörn").put("secondFactorRequired", false);
+        ObjectNode ours = JSON.createObjectNode()
+                .put("name", "Havörn")
+                .put("secondFactorRequired", false)
+                .put("offlineDays", 14);
         assertEquals(
                 signedIn("signe")
                         .put("/api/organisation", ours.put("deviceNetworks", "127.0.0.0/8"))

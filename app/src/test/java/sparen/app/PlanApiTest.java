@@ -73,6 +73,19 @@ public class PlanApiTest extends OverHttp {
         assertEquals(liv.send("DELETE", drafts, "application/json", "").statusCode(), 204);
     }
 
+    /** A revision that was sent and whose answer never came is sent again: it is there once, and the answer is the same. */
+    @Test
+    public void aRevisionSentTwiceIsSavedOnce() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode loaded = latest(liv);
+        ObjectNode next = newRevision(loaded, withLvd(loaded, 11.39));
+        next.put("request", "5f0c2c52-0d8e-4c9a-9d0e-1f64b9d6a001");
+        JsonNode first = json(liv.post("/api/sites/hallgrund/revisions", next));
+        assertEquals(json(liv.post("/api/sites/hallgrund/revisions", next)), first);
+        next.put("request", "5f0c2c52-0d8e-4c9a-9d0e-1f64b9d6a002");
+        assertEquals(liv.post("/api/sites/hallgrund/revisions", next).statusCode(), 409, "another one is another one");
+    }
+
     @Test
     public void revisionsSayWhatTheyChangedAndCanBeNamed() throws Exception {
         Browser liv = signedIn("liv");

@@ -119,7 +119,8 @@ class AccountsController {
                 Deed.ORGANISATION_CHANGED,
                 wanted.name() + ", second factor " + (wanted.secondFactorRequired() ? "asked for" : "as one likes")
                         + ", devices in "
-                        + (wanted.deviceNetworks().isEmpty() ? "no network" : wanted.deviceNetworks()));
+                        + (wanted.deviceNetworks().isEmpty() ? "no network" : wanted.deviceNetworks())
+                        + ", " + wanted.offlineDays() + " d without a network");
         return wanted;
     }
 }

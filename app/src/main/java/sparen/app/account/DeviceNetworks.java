@@ -40,7 +40,8 @@ public class DeviceNetworks {
     public void allowAtFirst(String networks) {
         OrganisationMapper.Organisation ours = organisation.get();
         if (ours.deviceNetworks().isEmpty()) {
-            organisation.put(new OrganisationMapper.Organisation(ours.name(), ours.secondFactorRequired(), networks));
+            organisation.put(new OrganisationMapper.Organisation(
+                    ours.name(), ours.secondFactorRequired(), networks, ours.offlineDays()));
         }
     }
 

@@ -25,14 +25,14 @@ import sparen.app.right.Role;
 class SecurityConfiguration {
     private static final String CONTENT_POLICY =
             "default-src 'none'; script-src 'self'; style-src 'self'; img-src 'self' data:;"
-                    + " font-src 'self'; connect-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
+                    + " font-src 'self'; connect-src 'self'; manifest-src 'self'; form-action 'self'; base-uri 'none'; frame-ancestors 'none'";
     private static final int BCRYPT_STRENGTH = 11;
 
     @Bean
     SecurityFilterChain security(
             HttpSecurity http, SecurityContextRepository contexts, Accounts accounts, ApiTokens tokens, Clock clock) {
         return http.authorizeHttpRequests(requests -> requests.requestMatchers(
-                                "/api/session", "/api/one-time-links/**", "/api/calendar/*")
+                                "/api/session", "/api/one-time-links/**", "/api/calendar/*", "/api/along/*")
                         .permitAll()
                         // Who may do what there, each operation says: Access looks at it.
                         .requestMatchers("/api/**", "/v3/api-docs")
@@ -47,6 +47,8 @@ class SecurityConfiguration {
                                 "/schema/**",
                                 "/engine/**",
                                 "/favicon.svg",
+                                "/sw.js",
+                                "/manifest.webmanifest",
                                 "/error")
                         .permitAll()
                         .anyRequest()

@@ -85,6 +85,7 @@ class SessionController {
      * @param hasSecondFactor whether one is asked of them
      * @param recoveryCodesLeft how many codes that stand in for it were not used yet
      * @param secondFactorWanted whether they have to set one up before anything else
+     * @param offlineDays how long sites that were taken along open without a network (d)
      * @param onlySees ids of the sites that they see and may not change by their crews
      */
     record SignedIn(
@@ -96,6 +97,7 @@ class SessionController {
             boolean hasSecondFactor,
             int recoveryCodesLeft,
             boolean secondFactorWanted,
+            int offlineDays,
             List<String> onlySees) {}
 
     /** Who is signed in. */
@@ -114,6 +116,7 @@ class SessionController {
                 hasSecondFactor,
                 hasSecondFactor ? secondFactor.recoveryCodesLeft(account.name()) : 0,
                 ours.secondFactorRequired() && !hasSecondFactor,
+                ours.offlineDays(),
                 crews.onlySeenBy(who).stream().sorted().toList());
     }
 

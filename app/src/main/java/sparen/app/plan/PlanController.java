@@ -5,6 +5,7 @@ import com.github.benmanes.caffeine.cache.Caffeine;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -52,9 +53,11 @@ class PlanController {
      *
      * @param parent number of the revision it was made from
      * @param note what was changed
+     * @param request made once by whoever sends it: sent twice, it is saved once
      */
-    record NewRevision(Optional<Integer> parent, String note, Plan plan) {
+    record NewRevision(Optional<Integer> parent, String note, Plan plan, Optional<UUID> request) {
         NewRevision {
+            request = Bounds.orEmpty(request);
             parent = Bounds.orEmpty(parent);
             Bounds.present("note", note);
             Bounds.within("note", note.length(), "characters", 0, LONGEST_NOTE);
@@ -114,8 +117,13 @@ class PlanController {
     @ResponseStatus(HttpStatus.CREATED)
     LoadedRevision save(@PathVariable String siteId, @RequestBody NewRevision revision, Authentication authentication) {
         sites.mustExist(siteId);
-        return format(
-                plans.save(siteId, revision.parent(), revision.note(), revision.plan(), authentication.getName()));
+        return format(plans.save(
+                siteId,
+                revision.parent(),
+                revision.note(),
+                revision.plan(),
+                authentication.getName(),
+                revision.request()));
     }
 
     /** What is different in one revision from another, in sentences. */

@@ -6,6 +6,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DuplicateKeyException;
@@ -77,6 +78,20 @@ public class PlanService {
      * @throws Refusal when another revision was saved on that parent meanwhile; nothing is saved then
      */
     public Loaded save(String siteId, Optional<Integer> parent, String note, Plan plan, String author) {
+        return save(siteId, parent, note, plan, author, Optional.empty());
+    }
+
+    /**
+     * Saves a plan as the revision after its parent.
+     *
+     * @param request made once by whoever sends it: sent twice, it is saved once, and the answer is the same
+     */
+    Loaded save(
+            String siteId, Optional<Integer> parent, String note, Plan plan, String author, Optional<UUID> request) {
+        Optional<RevisionMapper.Row> saved = request.flatMap(id -> mapper.made(siteId, id));
+        if (saved.isPresent()) {
+            return load(saved.get());
+        }
         int number = parent.map(before -> before + 1).orElse(0);
         Optional<RevisionMapper.Row> latest = mapper.latest(siteId);
         if (!latest.map(RevisionMapper.Row::number).equals(parent)) {
@@ -92,7 +107,8 @@ public class PlanService {
                 author,
                 clock.instant().truncatedTo(ChronoUnit.MILLIS),
                 null,
-                latest.map(old -> saidSince(old, plan)).orElse(""));
+                latest.map(old -> saidSince(old, plan)).orElse(""),
+                request.orElse(null));
         try {
             transaction.executeWithoutResult(status -> {
                 mapper.insert(row);
@@ -104,7 +120,7 @@ public class PlanService {
                         "revision " + number + (note.isBlank() ? "" : ": " + note));
             });
         } catch (DuplicateKeyException savedMeanwhile) {
-            throw outdated(siteId);
+            return load(request.flatMap(id -> mapper.made(siteId, id)).orElseThrow(() -> outdated(siteId)));
         }
         events.publishEvent(new PlanSaved(siteId, number));
         return revision(siteId, number);

@@ -3,9 +3,11 @@ package sparen.app.plan;
 import java.time.Instant;
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import org.apache.ibatis.annotations.Delete;
 import org.apache.ibatis.annotations.Insert;
 import org.apache.ibatis.annotations.Mapper;
+import org.apache.ibatis.annotations.Param;
 import org.apache.ibatis.annotations.Select;
 import org.apache.ibatis.annotations.Update;
 
@@ -23,7 +25,8 @@ public interface RevisionMapper {
             String author,
             Instant savedAt,
             String name,
-            String changes) {}
+            String changes,
+            UUID request) {}
 
     /** Unsaved changes as they are stored. */
     record Draft(String siteId, String account, String author, int parent, String document, Instant savedAt) {}
@@ -31,7 +34,7 @@ public interface RevisionMapper {
     String COLUMNS =
             """
             select site_id, number, parent, schema_version, document::text as document, note,
-              account.full_name as author, saved_at, revision.name, changes
+              account.full_name as author, saved_at, revision.name, changes, request
             from revision join account on account.name = revision.author
             """;
 
@@ -41,12 +44,17 @@ public interface RevisionMapper {
     @Select("select max(number) from revision where site_id = #{siteId}")
     Optional<Integer> newest(String siteId);
 
+    /** The one that was made from a certain request. */
+    @Select(COLUMNS + "where site_id = #{siteId} and request = #{request}")
+    Optional<Row> made(String siteId, @Param("request") UUID request);
+
     @Select(COLUMNS + "where site_id = #{siteId} and number = #{number}")
     Optional<Row> find(String siteId, int number);
 
     @Select(
             """
-            select site_id, number, parent, schema_version, '' as document, note, account.full_name as author, saved_at, revision.name, changes
+            select site_id, number, parent, schema_version, '' as document, note, account.full_name as author, saved_at, revision.name, changes,
+              request
             from revision join account on account.name = revision.author
             where site_id = #{siteId} order by number desc
             """)
@@ -55,11 +63,11 @@ public interface RevisionMapper {
     /** Fails with a duplicate key when that number is already there. */
     @Insert(
             """
-            insert into revision (site_id, number, parent, schema_version, document, note, author, saved_at, changes)
-            values (#{siteId}, #{number}, #{parent}, #{schemaVersion}, #{document}::jsonb, #{note}, #{author}, #{savedAt},
-              #{changes})
+            insert into revision (site_id, number, parent, schema_version, document, note, author, saved_at, changes, request)
+            values (#{row.siteId}, #{row.number}, #{row.parent}, #{row.schemaVersion}, #{row.document}::jsonb, #{row.note}, #{row.author}, #{row.savedAt},
+              #{row.changes}, #{row.request})
             """)
-    void insert(Row row);
+    void insert(@Param("row") Row row);
 
     @Update("update revision set name = #{name} where site_id = #{siteId} and number = #{number}")
     int rename(String siteId, int number, String name);

@@ -32,7 +32,7 @@ class BodyLimits extends OncePerRequestFilter {
     private static final long SIGN_IN = 8_000;
 
     private static final Set<String> DOORS =
-            Set.of("/api/session", "/api/one-time-links/look", "/api/one-time-links/use");
+            Set.of("/api/session", "/api/one-time-links/look", "/api/one-time-links/use", "/api/along/contact");
     /** A plan with all its devices, and what is asked of it (bytes). */
     private static final long PLAN = 4_000_000;
     /** A table of measurements, some 2 million lines (bytes). */

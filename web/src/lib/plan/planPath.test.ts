@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { spread } from '../lib/gauge/pegs';
+import { spread } from '../gauge/pegs';
 import { differences, merge, placeOf, withPlace, namedAt } from './planPath';
 
 const plan = {

@@ -1,0 +1,10 @@
+/** From here on numbers are of revisions that were saved without a network: none that the server gives reaches it. */
+const LOCAL = 1_000_000;
+
+export const isLocal = (revision: number) => revision >= LOCAL;
+
+/** The number of a revision that is saved without a network on another one. */
+export const nextLocal = (parent: number) => (isLocal(parent) ? parent : LOCAL + parent) + 1;
+
+/** A revision's number as a person reads it: the one it gets where nobody else saves before it is sent. */
+export const shownNumber = (revision: number) => (isLocal(revision) ? revision - LOCAL : revision);
