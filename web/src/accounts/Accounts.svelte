@@ -1,4 +1,5 @@
 <script lang="ts">
+  import LeftWork from './LeftWork.svelte';
   import { onMount } from 'svelte';
   import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
   import type { AccountInList, NewLink, Organisation } from '../lib/api/api';
@@ -239,5 +240,17 @@
         onchange={(event) => setOrganisation({ ...ours, deviceNetworks: event.currentTarget.value })}
       /></label
     >
+    <label class="flex flex-wrap items-center gap-3"
+      >Sites that are taken along open without a network for
+      <input
+        class="{FIELD} number w-24"
+        type="number"
+        min="0"
+        max="90"
+        value={ours.offlineDays}
+        onchange={(event) => setOrganisation({ ...ours, offlineDays: event.currentTarget.valueAsNumber })}
+      />days</label
+    >
   </section>
 {/if}
+<LeftWork />

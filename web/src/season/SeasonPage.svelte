@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { gate } from '../lib/along/gate.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -30,6 +31,15 @@
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   {#if !plan}
     {#if !editor.problem}<p class="p-6 text-soft" role="status">Reading the plan</p>{/if}
+  {:else if gate.along?.offline}
+    <div class="px-4 py-6 md:px-6">
+      <p class="text-3xl leading-9 font-bold">Without a network the plan’s own tape runs, up to 30 days.</p>
+      <p class="mt-3">
+        It stands <a class="underline" href="#/site/{params.site}/plan">beside the outputs</a> and follows every
+        change. Longer runs, comparisons, years and until I am back are for the server: they go on where they were
+        when it is there again.
+      </p>
+    </div>
   {:else if part === 'absence'}
     <AbsencePart {editor} {plan} {season} />
   {:else if part === 'compare'}

@@ -3,6 +3,8 @@
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { StartingPoint } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
+  import { bytes } from '../lib/file/fileLook.svelte';
+  import { session } from '../lib/shell/session.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import FileChoice from '../lib/shell/FileChoice.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -73,6 +75,19 @@
     );
     busy = '';
     // Emptied, so that the same file can be chosen again once it is mended.
+    input.value = '';
+    broken = answer.problem;
+    if (answer.data) await push(`/site/${answer.data.id}/plan`);
+  }
+
+  async function open(event: Event & { currentTarget: HTMLInputElement }) {
+    const file = event.currentTarget.files?.[0];
+    if (!file) return;
+    const input = event.currentTarget;
+    busy = 'Opening the bundle';
+    const { body, ...zipped } = bytes(file, 'application/zip');
+    const answer = await outcome(api.POST('/api/sites/bundles', { ...zipped, body: body as never }));
+    busy = '';
     input.value = '';
     broken = answer.problem;
     if (answer.data) await push(`/site/${answer.data.id}/plan`);
@@ -180,6 +195,19 @@
   <section class="max-w-3xl border-t border-rule px-4 py-5 md:px-6" aria-labelledby="document">
     <h2 id="document">Or from a document</h2>
     <FileChoice says="Choose a plan document (JSON)" accept=".json,application/json" {take} />
+    {#if session.administers}
+      <p>
+        <FileChoice
+          says="Open a site that came as a bundle (zip)"
+          accept=".zip,application/zip"
+          take={open}
+        />
+      </p>
+      <p class="max-w-2xl text-sm text-soft">
+        All of a site as another Sparen had it. People it names who are not here are made, and may not sign
+        in.
+      </p>
+    {/if}
     {#if broken}<Trouble problem={broken} />{/if}
   </section>
 </Frame>

@@ -97,6 +97,14 @@
       <div class="max-md:col-start-3 max-md:row-start-1">
         <Menu label="More for {site.name}">
           {#if plan && site.state === 'ACTIVE'}{@render act('Take along', '', () => takeAlong(site))}{/if}
+          {#if plan}
+            <a
+              class="flex min-h-11 items-center px-4 hover:bg-sunk"
+              href="/api/sites/{site.id}/bundle"
+              aria-label="As a bundle {site.name}"
+              download>As a bundle (zip)</a
+            >
+          {/if}
           {#if session.mayChangeAt(site.id)}
             {#if plan}{@render act('Duplicate', '…', () => (copying = true))}{/if}
             {@render act('Care of', '', () => (caring = true), 'Bench test and upkeep…')}

@@ -195,8 +195,7 @@ export class Along {
 
   /** The list of sites, of those that were taken along. */
   private list(path: string) {
-    const asked = new URLSearchParams(path.split('?')[1]);
-    const search = (asked.get('search') ?? '').toLowerCase();
+    const search = decodeURIComponent(/[?&]search=([^&]*)/.exec(path)?.[1] ?? '').toLowerCase();
     const sites = this.taken
       .map((one) => one.row)
       .filter((one) => one.name.toLowerCase().includes(search))

@@ -1,5 +1,5 @@
 /** What is the same for all sites. */
-export const pathsOfAll = ['/api/device-profiles', '/api/settables', '/api/file-columns'];
+export const pathsOfAll = ['/api/device-profiles', '/api/settables'];
 
 const LOG_BUCKETS = 1200;
 

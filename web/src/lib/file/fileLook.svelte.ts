@@ -129,10 +129,10 @@ export class Looked {
 }
 
 /** A file as it is, whatever its encoding. */
-export function bytes(file: Blob) {
+export function bytes(file: Blob, type = 'text/csv') {
   return {
     body: file as unknown as string,
     bodySerializer: (content: unknown) => content as Blob,
-    headers: { 'Content-Type': 'text/csv' },
+    headers: { 'Content-Type': type },
   };
 }

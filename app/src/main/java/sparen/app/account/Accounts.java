@@ -125,6 +125,35 @@ public class Accounts implements UserDetailsService {
         audit.note(Deed.ACCOUNT_MADE, name + ": " + standing.says());
     }
 
+    /** What somebody is called in full. */
+    public String fullName(String name) {
+        return find(name).fullName();
+    }
+
+    /**
+     * Somebody by name and full name, as they are called here: one who is not here is made, and may not sign in.
+     *
+     * @return the name of the account; another one where somebody else has it already
+     */
+    @Transactional
+    public String known(String name, String fullName) {
+        checkName(name);
+        Bounds.name("fullName", fullName);
+        for (int number = 1; ; number++) {
+            String tried = number == 1 ? name : name + "-" + number;
+            Optional<Account> there = mapper.find(tried);
+            if (there.filter(one -> one.fullName().equals(fullName)).isPresent()) {
+                return tried;
+            }
+            if (there.isEmpty()) {
+                Standing standing = new Standing(fullName, Role.OBSERVER, false, false);
+                make(tried, standing);
+                mapper.change(tried, fullName, Role.OBSERVER, false, false);
+                return tried;
+            }
+        }
+    }
+
     static void checkName(String name) {
         Bounds.present("name", name);
         if (!NAME.matcher(name).matches()) {

@@ -105,7 +105,8 @@ class BodyLimits extends OncePerRequestFilter {
         if (DOORS.contains(request.getRequestURI())) {
             return SIGN_IN;
         }
-        return type != null && type.startsWith("text/csv") ? TABLE : PLAN;
+        boolean isLong = type != null && (type.startsWith("text/csv") || type.startsWith("application/zip"));
+        return isLong ? TABLE : PLAN;
     }
 
     private static String says(long most) {

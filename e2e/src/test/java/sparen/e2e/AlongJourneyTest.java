@@ -1,0 +1,253 @@
+package sparen.e2e;
+
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertTrue;
+
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.Download;
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.io.IOException;
+import java.util.List;
+import java.util.stream.StreamSupport;
+import org.testng.annotations.Test;
+import sparen.app.Patience;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
+
+/** A site taken along to where there is no network, worked on there, and brought back. */
+public class AlongJourneyTest extends BrowserTest {
+    private static final String PLAN = "/site/hallgrund/plan/outputs";
+
+    private static void takeAlong(Page page, String site) {
+        fromMenu(page, site, "Take along");
+        assertThat(page.getByText(site + " is taken along: it opens without a network."))
+                .isVisible();
+    }
+
+    private static Locator chip(Page page, String output, String name) {
+        return opened(page, output)
+                .getByRole(
+                        AriaRole.SPINBUTTON,
+                        new Locator.GetByRoleOptions().setName(name).setExact(true));
+    }
+
+    private Page reopened(BrowserContext context, Page page, String place) {
+        page.close();
+        Page next = context.newPage();
+        next.navigate(address() + "/#" + place);
+        assertThat(next.getByText("No network.").first()).isVisible();
+        return next;
+    }
+
+    /** Somebody else saves a revision meanwhile. */
+    private static void colleagueSaves(Client signe, String output, String field, double volts) throws Exception {
+        JsonNode latest = signe.get("/api/sites/hallgrund/revisions/latest");
+        ObjectNode plan = (ObjectNode) latest.get("plan");
+        ObjectNode of =
+                (ObjectNode) StreamSupport.stream(plan.at("/program/outputs").spliterator(), false)
+                        .filter(one -> one.get("name").asString().equals(output))
+                        .findFirst()
+                        .orElseThrow();
+        ((ObjectNode) of.get("protection")).put(field, volts);
+        ObjectNode body = Client.JSON
+                .createObjectNode()
+                .put("parent", latest.at("/revision/number").asInt())
+                .put("note", "by radio");
+        body.set("plan", plan);
+        assertEquals(
+                signe.send("POST", "/api/sites/hallgrund/revisions", body.toString())
+                        .statusCode(),
+                201);
+    }
+
+    private static double volts(JsonNode plan, String output, String field) {
+        return StreamSupport.stream(plan.at("/program/outputs").spliterator(), false)
+                .filter(one -> one.get("name").asString().equals(output))
+                .findFirst()
+                .orElseThrow()
+                .at("/protection/" + field)
+                .asDouble();
+    }
+
+    /** No network from the first click on: plan, bench, visit and log; the page is killed twice; a colleague saves; all of it is there once. */
+    @Test
+    public void aSiteIsTakenAlongWorkedOnAndBroughtBack() throws Exception {
+        Page page = at("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Hällgrund fog-signal relay");
+        context.setOffline(true);
+        page.navigate(address() + "/");
+        page.reload();
+        assertThat(page.getByText("No network.")).isVisible();
+        assertThat(page.getByText("Kvarnö seed bank")).hasCount(0);
+        page.getByRole(AriaRole.LINK, new Page.GetByRoleOptions().setName("Hällgrund fog-signal relay"))
+                .click();
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        Locator lvd = chip(page, "Transmitter load disconnect", "LVD");
+        String before = lvd.textContent();
+        lvd.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(lvd).not().hasText(before);
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText("saved here, waits to be sent");
+        assertAccessible(page);
+
+        // Killed: what was acknowledged is there.
+        page = reopened(context, page, PLAN);
+        assertThat(page.locator("header")).containsText("saved here, waits to be sent");
+        assertThat(chip(page, "Transmitter load disconnect", "LVD")).not().hasText(before);
+
+        page.navigate(address() + "/#/site/hallgrund/bench");
+        Locator knob = page.getByRole(
+                AriaRole.SPINBUTTON,
+                new Page.GetByRoleOptions().setName("voltage").setExact(true));
+        knob.focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("11,6");
+        page.keyboard().press("Enter");
+        button(page, "To the next switching").click();
+        assertThat(page.getByText("Transmitter load disconnect opens").first()).isVisible();
+
+        page.navigate(address() + "/#/site/hallgrund/handover/steps");
+        button(page, "Begin visit 1").click();
+        button(page, "Done: ").first().click();
+        assertThat(page.getByText("1 of ").first()).isVisible();
+
+        page.navigate(address() + "/#/site/hallgrund/log/book");
+        page.getByLabel("what was done").selectOption("Note");
+        page.getByLabel("note", new Page.GetByLabelOptions().setExact(true)).fill("salt on the terminals");
+        exactButton(page, "Write it down").click();
+        assertThat(page.getByText("Waits to be sent.", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        page = reopened(context, page, "/along");
+        assertThat(page.getByText("an entry of the log")).isVisible();
+        assertAccessible(page);
+
+        Client signe = new Client(address(), "signe");
+        int revision = signe.get("/api/sites/hallgrund/revisions/latest")
+                .at("/revision/number")
+                .asInt();
+        colleagueSaves(signe, "Marker light output", "lvdVolts", 12.05);
+
+        context.setOffline(false);
+        assertThat(page.getByText("Waits to be sent")).hasCount(0);
+        JsonNode latest = signe.get("/api/sites/hallgrund/revisions/latest");
+        assertEquals(latest.at("/revision/number").asInt(), revision + 2, "theirs, and ours on it");
+        assertEquals(volts(latest.get("plan"), "Marker light output", "lvdVolts"), 12.05);
+        assertTrue(volts(latest.get("plan"), "Transmitter load disconnect", "lvdVolts") > 11.7);
+        List<JsonNode> notes = StreamSupport.stream(
+                        signe.get("/api/sites/hallgrund/log").get("entries").spliterator(), false)
+                .filter(one -> one.at("/entry/note").asString().equals("salt on the terminals"))
+                .toList();
+        assertEquals(notes.size(), 1, "once");
+        assertEquals(
+                StreamSupport.stream(
+                                signe.get("/api/sites/hallgrund/commissioning")
+                                        .get("steps")
+                                        .spliterator(),
+                                false)
+                        .filter(one -> one.at("/mark/done").asBoolean(false))
+                        .count(),
+                1);
+        page.navigate(address() + "/#" + PLAN);
+        assertThat(page.locator("header")).containsText("revision " + (revision + 2));
+    }
+
+    /** Both changed the same level: nothing is overwritten, it lies as unsaved changes, and saving asks which. */
+    @Test
+    public void whatClashesIsAskedAbout() throws Exception {
+        Page page = at("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Hällgrund fog-signal relay");
+        page.navigate(address() + "/#" + PLAN);
+        Locator lvr = chip(page, "Transmitter load disconnect", "LVR");
+        assertThat(lvr).isVisible();
+        context.setOffline(true);
+        lvr.focus();
+        page.keyboard().press("ArrowUp");
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText("saved here, waits to be sent");
+        Client signe = new Client(address(), "signe");
+        colleagueSaves(signe, "Transmitter load disconnect", "lvrVolts", 12.9);
+        context.setOffline(false);
+        assertThat(page.getByText("Unsaved changes from before are back.")).isVisible();
+        assertEquals(
+                volts(
+                        signe.get("/api/sites/hallgrund/revisions/latest").get("plan"),
+                        "Transmitter load disconnect",
+                        "lvrVolts"),
+                12.9);
+        button(page, "Save revision").click();
+        assertThat(page.getByText("12.9 V").first()).isVisible();
+        assertThat(button(page, "Save both")).isVisible();
+    }
+
+    /** Who signs out with unsent work is asked once more; an account withdrawn meanwhile is wiped at first contact, its work left behind. */
+    @Test
+    public void aWithdrawnAccountLeavesItsWorkAndTakesNothingAlong() throws Exception {
+        Page page = at("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Kvarnö seed bank");
+        context.setOffline(true);
+        page.navigate(address() + "/#/site/kvarno/log/book");
+        page.getByLabel("what was done").selectOption("Note");
+        page.getByLabel("note", new Page.GetByLabelOptions().setExact(true)).fill("fan is loud");
+        exactButton(page, "Write it down").click();
+        assertThat(page.getByText("Waits to be sent.", new Page.GetByTextOptions().setExact(true)))
+                .isVisible();
+        exactButton(page, "Sign out").click();
+        assertThat(page.getByText("1 change waits to be sent. Signed out")).isVisible();
+        exactButton(page, "Stay").click();
+
+        Client signe = new Client(address(), "signe");
+        ObjectNode standing = Client.JSON
+                .createObjectNode()
+                .put("fullName", "Liv Nordhavn")
+                .put("role", "TECHNICIAN")
+                .put("writesToDevices", true);
+        try {
+            signe.send("PUT", "/api/accounts/liv", standing.put("active", false).toString());
+            context.setOffline(false);
+            page.reload();
+            assertThat(page.getByText("was withdrawn: they are wiped")).isVisible();
+            JsonNode[] left = new JsonNode[1];
+            Patience.until("it is with the administrator", () -> {
+                left[0] = read(signe, "/api/left-work");
+                return left[0].size() == 1;
+            });
+            String one = "/api/left-work/" + left[0].get(0).get("id").asString();
+            assertTrue(read(signe, one).get("body").asString().contains("fan is loud"));
+            context.setOffline(true);
+            page.reload();
+            assertThat(page.getByLabel("Password")).isVisible();
+        } finally {
+            signe.send("PUT", "/api/accounts/liv", standing.put("active", true).toString());
+        }
+    }
+
+    /** A site as a file: taken out of the list, opened as another one. */
+    @Test
+    public void aSiteGoesOutAsAFileAndComesIn() {
+        Page page = at("/", "signe");
+        page.getByLabel("More for Kvarnö seed bank").click();
+        Download file = page.waitForDownload(
+                () -> page.getByLabel("As a bundle Kvarnö seed bank").click());
+        assertEquals(file.suggestedFilename(), "kvarno.sparen.zip");
+        page.navigate(address() + "/#/new");
+        page.getByText("Open a site that came as a bundle (zip)").setInputFiles(file.path());
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Kvarnö seed bank");
+        assertTrue(page.url().endsWith("/site/kvarno-seed-bank/plan"), page.url());
+    }
+
+    private static JsonNode read(Client who, String path) {
+        try {
+            return who.get(path);
+        } catch (IOException | InterruptedException failure) {
+            throw new IllegalStateException(failure);
+        }
+    }
+}

@@ -1,0 +1,186 @@
+import 'fake-indexeddb/auto';
+import { beforeEach, expect, it, vi } from 'vitest';
+import type { Plan, SignedIn, SiteInList } from '../api/api';
+import { openAlong, type Along } from './along.svelte';
+
+/** A server of one plan: what a browser comes back to. */
+class Server {
+  away = false;
+  revisions: { number: number; plan: object; request?: string }[] = [{ number: 5, plan: planOf(11.5, 12.6) }];
+  log: string[] = [];
+  /** The answer to a change never comes, though it was made. */
+  swallows = false;
+
+  get latest() {
+    return this.revisions[this.revisions.length - 1] ?? { number: 0, plan: {} };
+  }
+
+  answer(request: Request, body: string): Response {
+    const path = new URL(request.url).pathname;
+    const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status });
+    const told = ({ number, plan }: { number: number; plan: object }) => ({
+      revision: { number, author: '', note: '', savedAt: '', changes: [] },
+      plan,
+    });
+    if (request.method === 'GET') {
+      if (path.endsWith('/revisions/latest')) return json(told(this.latest));
+      const number = Number(/\/revisions\/(\d+)$/.exec(path)?.[1]);
+      const found = this.revisions.find((one) => one.number === number);
+      if (found) return json(told(found));
+      if (path.endsWith('/log')) return json({ due: [], more: false, entries: [] });
+      return json([], path.endsWith('/revisions') ? 200 : 404);
+    }
+    const { parent, plan, request: id, id: entry } = JSON.parse(body || '{}');
+    if (path.endsWith('/revisions')) {
+      const before = this.revisions.find((one) => id && one.request === id);
+      if (before) return json(told(before));
+      if (parent !== this.latest.number) return json({ detail: 'outdated' }, 409);
+      this.revisions.push({ number: parent + 1, plan, request: id });
+      return json(told(this.latest), 201);
+    }
+    if (path.endsWith('/log')) {
+      if (entry === 'refused') return json({ detail: 'no such kind' }, 422);
+      if (!this.log.includes(entry)) this.log.push(entry);
+    }
+    return json({ secret: 'one' });
+  }
+}
+
+const planOf = (lvd: number, lvr: number) => ({ program: { outputs: [{ id: 'radio', lvd, lvr }] } });
+const person = { name: 'liv', fullName: 'Liv', offlineDays: 14 } as SignedIn;
+const SITE = '/api/sites/hallgrund';
+let server: Server;
+let along: Along;
+
+const ask = (method: string, path: string, body?: unknown) =>
+  along.reach(
+    new Request(`http://localhost${path}`, { method, ...(body ? { body: JSON.stringify(body) } : {}) }),
+  );
+const save = (parent: number, plan: object) =>
+  ask('POST', `${SITE}/revisions`, { parent, note: '', plan, request: crypto.randomUUID() });
+const latest = async () =>
+  (await (await ask('GET', `${SITE}/revisions/latest`)).json()) as {
+    revision: { number: number };
+    plan: Plan;
+  };
+
+beforeEach(async () => {
+  server = new Server();
+  const kept = new Map<string, string>();
+  vi.stubGlobal('localStorage', {
+    setItem: (key: string, value: string) => kept.set(key, value),
+    getItem: (key: string) => kept.get(key) ?? null,
+  });
+  vi.stubGlobal('location', { origin: 'http://localhost' });
+  vi.stubGlobal('document', { cookie: '' });
+  vi.stubGlobal('addEventListener', () => undefined);
+  vi.stubGlobal('isSecureContext', false);
+  vi.stubGlobal('caches', {
+    open: async () => ({ match: async () => undefined, put: async () => undefined, keys: async () => [] }),
+    delete: async () => true,
+  });
+  vi.stubGlobal('navigator', {
+    onLine: true,
+    locks: { request: (_: string, act: () => Promise<void>) => act() },
+  });
+  const Native = Request;
+  vi.stubGlobal(
+    'Request',
+    class extends Native {
+      constructor(input: string | URL | Request, init?: RequestInit) {
+        super(typeof input === 'string' && input.startsWith('/') ? `http://localhost${input}` : input, init);
+      }
+    },
+  );
+  vi.stubGlobal('fetch', async (input: Request | string, init?: RequestInit) => {
+    const request = new Request(input, init);
+    const body = await request.text();
+    if (server.away) throw new TypeError('away');
+    const answer = server.answer(request, body);
+    if (server.swallows && request.method !== 'GET') {
+      server.away = true;
+      throw new TypeError('cut');
+    }
+    return answer;
+  });
+  indexedDB.deleteDatabase('sparen');
+  along = await openAlong();
+  await along.saw(person);
+  await along.take({ id: 'hallgrund', name: 'Hällgrund', rank: 0 } as SiteInList, () => undefined);
+  return () => along.store.close();
+});
+
+it('joins what was saved without a network with what others saved, one after the other', async () => {
+  server.away = true;
+  await save(5, planOf(11.7, 12.6));
+  const first = await latest();
+  expect(first.plan).toEqual(planOf(11.7, 12.6));
+  await save(first.revision.number, planOf(11.8, 12.6));
+  server.revisions.push({ number: 6, plan: planOf(11.5, 12.9) });
+  server.away = false;
+  await along.send();
+  expect(along.waiting).toEqual([]);
+  expect(server.revisions.map((one) => one.number)).toEqual([5, 6, 7, 8]);
+  expect(server.latest.plan).toEqual(planOf(11.8, 12.9));
+});
+
+it('overwrites nothing where both changed the same, also by what was saved later', async () => {
+  server.away = true;
+  await save(5, planOf(11.7, 12.6));
+  await save((await latest()).revision.number, planOf(11.7, 12.8));
+  server.revisions.push({ number: 6, plan: planOf(11.9, 12.6) });
+  server.away = false;
+  await along.send();
+  expect(server.latest).toMatchObject({ number: 6, plan: planOf(11.9, 12.6) });
+  // All of it lies as unsaved changes on the revision that both began from: the page asks.
+  const draft = JSON.parse(localStorage.getItem('sparen.draft.liv.hallgrund') ?? '{}');
+  expect(draft).toMatchObject({ parent: 5, plan: planOf(11.7, 12.8) });
+});
+
+it('makes once what was sent and never answered', async () => {
+  server.swallows = true;
+  await save(5, planOf(11.7, 12.6));
+  expect(server.latest.number).toBe(6);
+  expect(along.waiting).toHaveLength(1);
+  server.swallows = false;
+  server.away = false;
+  await along.send();
+  expect(along.waiting).toEqual([]);
+  expect(server.latest).toMatchObject({ number: 6, plan: planOf(11.7, 12.6) });
+});
+
+it('keeps what the server refuses, with the reason, and sends the rest', async () => {
+  server.away = true;
+  const entry = (id: string) => ({
+    id,
+    kind: 'NOTE',
+    at: '2026-10-05T10:00:00Z',
+    numbers: {},
+    cells: [],
+    note: '',
+  });
+  await ask('POST', `${SITE}/log`, entry('refused'));
+  await ask('POST', `${SITE}/log`, entry('taken'));
+  const shown = (await (await ask('GET', `${SITE}/log`)).json()) as { entries: { entry: { id: string } }[] };
+  expect(shown.entries.map((one) => one.entry.id)).toEqual(['taken', 'refused']);
+  server.away = false;
+  await along.send();
+  expect(server.log).toEqual(['taken']);
+  expect(along.waiting.map((one) => one.refused)).toEqual(['no such kind']);
+});
+
+it('opens without a network only as long as the organisation lets it', async () => {
+  expect(along.person?.name).toBe('liv');
+  vi.setSystemTime(Date.now() + 15 * 86_400_000);
+  expect(along.person).toBeUndefined();
+  vi.useRealTimers();
+});
+
+it('leaves nothing behind but what waits', async () => {
+  server.away = true;
+  await save(5, planOf(11.7, 12.6));
+  await along.wipe();
+  expect(await along.store.getAll('answers')).toEqual([]);
+  expect(await along.store.getAll('sites')).toEqual([]);
+  expect(await along.store.getAll('outbox')).toHaveLength(1);
+});
