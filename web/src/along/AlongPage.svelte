@@ -78,12 +78,12 @@
       <h2 class="mt-8">Waits to be sent</h2>
       <ol class="mt-2">
         {#each along.waiting as one (one.number)}
-          <li class="grid gap-x-6 gap-y-1 border-t border-rule py-2 md:grid-cols-[1fr_auto_auto]">
+          <li class="grid items-center gap-x-6 border-t border-rule py-1 md:grid-cols-[1fr_auto_auto]">
             <div>
               <p><b>{nameOf(one.site)}</b>: {one.says}</p>
               {#if one.refused}<p class="text-danger">not taken by the server: {one.refused}</p>{/if}
             </div>
-            <span class="text-soft md:pt-1">{moment(Date.parse(one.at), zone)}</span>
+            <span class="text-soft">{moment(Date.parse(one.at), zone)}</span>
             <span class="flex gap-4">
               <button class="min-h-11 underline" onclick={() => asFile(one)}>As a file</button>
               {#if unsure === one.number}

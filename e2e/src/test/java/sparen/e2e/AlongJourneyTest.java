@@ -188,7 +188,30 @@ public class AlongJourneyTest extends BrowserTest {
     /** Who signs out with unsent work is asked once more; an account withdrawn meanwhile is wiped at first contact, its work left behind. */
     @Test
     public void aWithdrawnAccountLeavesItsWorkAndTakesNothingAlong() throws Exception {
-        Page page = at("/", "liv");
+        Client signe = new Client(address(), "signe");
+        ObjectNode standing = Client.JSON
+                .createObjectNode()
+                .put("fullName", "Eir Fossheim")
+                .put("role", "TECHNICIAN")
+                .put("writesToDevices", false)
+                .put("active", true);
+        ObjectNode eir = Client.JSON.createObjectNode().put("name", "eir");
+        eir.set("standing", standing);
+        String link = Client.JSON
+                .readTree(signe.send("POST", "/api/accounts", eir.toString()).body())
+                .get("path")
+                .asString();
+        ObjectNode use = Client.JSON
+                .createObjectNode()
+                .put("secret", link.substring(link.lastIndexOf('/') + 1))
+                .put("password", "tern lantern gravel sleet");
+        assertEquals(
+                signe.send("POST", "/api/one-time-links/use", use.toString()).statusCode(), 200);
+        Page page = window();
+        page.navigate(address() + "/");
+        page.getByLabel("Name").fill("eir");
+        page.getByLabel("Password").fill("tern lantern gravel sleet");
+        exactButton(page, "Sign in").click();
         BrowserContext context = page.context();
         takeAlong(page, "Kvarnö seed bank");
         context.setOffline(true);
@@ -202,30 +225,20 @@ public class AlongJourneyTest extends BrowserTest {
         assertThat(page.getByText("1 change waits to be sent. Signed out")).isVisible();
         exactButton(page, "Stay").click();
 
-        Client signe = new Client(address(), "signe");
-        ObjectNode standing = Client.JSON
-                .createObjectNode()
-                .put("fullName", "Liv Nordhavn")
-                .put("role", "TECHNICIAN")
-                .put("writesToDevices", true);
-        try {
-            signe.send("PUT", "/api/accounts/liv", standing.put("active", false).toString());
-            context.setOffline(false);
-            page.reload();
-            assertThat(page.getByText("was withdrawn: they are wiped")).isVisible();
-            JsonNode[] left = new JsonNode[1];
-            Patience.until("it is with the administrator", () -> {
-                left[0] = read(signe, "/api/left-work");
-                return left[0].size() == 1;
-            });
-            String one = "/api/left-work/" + left[0].get(0).get("id").asString();
-            assertTrue(read(signe, one).get("body").asString().contains("fan is loud"));
-            context.setOffline(true);
-            page.reload();
-            assertThat(page.getByLabel("Password")).isVisible();
-        } finally {
-            signe.send("PUT", "/api/accounts/liv", standing.put("active", true).toString());
-        }
+        signe.send("PUT", "/api/accounts/eir", standing.put("active", false).toString());
+        context.setOffline(false);
+        page.reload();
+        assertThat(page.getByText("was withdrawn: they are wiped")).isVisible();
+        JsonNode[] left = new JsonNode[1];
+        Patience.until("it is with the administrator", () -> {
+            left[0] = read(signe, "/api/left-work");
+            return left[0].size() == 1;
+        });
+        String one = "/api/left-work/" + left[0].get(0).get("id").asString();
+        assertTrue(read(signe, one).get("body").asString().contains("fan is loud"));
+        context.setOffline(true);
+        page.reload();
+        assertThat(page.getByLabel("Password")).isVisible();
     }
 
     /** A site as a file: taken out of the list, opened as another one. */
