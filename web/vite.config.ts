@@ -42,8 +42,12 @@ export default defineConfig({
           {
             urlPattern: /\/api\/sites\/[^/]+\/(log-photos|commissioning\/photos)\/[^/]+$/,
             method: 'GET',
-            handler: 'CacheFirst',
-            options: { cacheName: 'sparen-photos' },
+            // Of what was taken along only, and only where the server cannot be asked who may see it.
+            handler: 'NetworkFirst',
+            options: {
+              cacheName: 'sparen-photos',
+              plugins: [{ cacheWillUpdate: () => Promise.resolve(null) }],
+            },
           },
         ],
       },

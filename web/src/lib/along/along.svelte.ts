@@ -15,7 +15,7 @@ const PATIENCE = 15_000;
 /** So often it is tried whether the server is back (ms). */
 const AGAIN = 20_000;
 /** What says that the server itself is not there, though something answers. */
-const NOBODY = [502, 504];
+const NOBODY = [502, 503, 504];
 const DAY = 86_400_000;
 
 const pathOf = (url: string) => {
@@ -258,8 +258,18 @@ export class Along {
     await cache.put(address, new Response(bytes, { headers: { 'Content-Type': 'image/jpeg' } }));
   }
 
-  /** Takes a site along, or anew; says how far it is. */
+  /** Takes a site along, or anew; says how far it is. One that does not come whole leaves nothing behind. */
   async take(row: SiteInList, says: (done: number, all: number) => void) {
+    const had = this.isTaken(row.id);
+    try {
+      await this.takeAll(row, says);
+    } catch (failure) {
+      if (!had) await this.leaveBehind(row.id);
+      throw failure;
+    }
+  }
+
+  private async takeAll(row: SiteInList, says: (done: number, all: number) => void) {
     await this.prove();
     const site = row.id;
     const paths = [...pathsOfAll, ...pathsOf(site)];
@@ -268,8 +278,8 @@ export class Along {
       const path = paths[i] ?? '';
       says(i, paths.length);
       const response = await fetch(path);
-      // What a site has none of is not missing: there is nothing of it to be taken.
-      if (response.status === 404) continue;
+      // What a site has none of, or somebody may not see, is not missing: there is nothing of it to be taken.
+      if ([403, 404].includes(response.status)) continue;
       if (!response.ok) throw new Error(`${path}: the server answered ${response.status}`);
       const body = await response.text();
       bytes += body.length;

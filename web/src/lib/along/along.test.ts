@@ -184,3 +184,44 @@ it('leaves nothing behind but what waits', async () => {
   expect(await along.store.getAll('sites')).toEqual([]);
   expect(await along.store.getAll('outbox')).toHaveLength(1);
 });
+
+it('opens what an earlier page left: what waits stays, and is sent', async () => {
+  along.store.close();
+  indexedDB.deleteDatabase('sparen');
+  // Version 1, as it was written by hand: a later one has to bring it along.
+  const old = await new Promise<IDBDatabase>((resolve, reject) => {
+    const opening = indexedDB.open('sparen', 1);
+    opening.onupgradeneeded = () => {
+      const made = opening.result;
+      made
+        .createObjectStore('answers', { keyPath: ['account', 'path'] })
+        .createIndex('site', ['account', 'site']);
+      made.createObjectStore('sites', { keyPath: ['account', 'site'] });
+      made.createObjectStore('outbox', { keyPath: 'number', autoIncrement: true });
+      made.createObjectStore('bases', { keyPath: ['account', 'site', 'number'] });
+      made.createObjectStore('people', { keyPath: 'account' });
+    };
+    opening.onsuccess = () => resolve(opening.result);
+    opening.onerror = () => reject(new Error('no database'));
+  });
+  const write = old.transaction(['outbox', 'people'], 'readwrite');
+  write.objectStore('people').put({ account: 'liv', person, at: '2026-10-05T10:00:00Z', secret: 'one' });
+  const body = '{"id":"left","kind":"NOTE","at":"2026-10-05T10:00:00Z","numbers":{},"cells":[],"note":""}';
+  write.objectStore('outbox').put({
+    id: 'x',
+    account: 'liv',
+    site: 'hallgrund',
+    method: 'POST',
+    path: `${SITE}/log`,
+    type: 'application/json',
+    body,
+    at: '2026-10-05T10:00:00Z',
+    says: 'an entry of the log',
+  });
+  await new Promise((resolve) => (write.oncomplete = resolve));
+  old.close();
+  along = await openAlong();
+  expect(along.waiting).toHaveLength(1);
+  await along.send();
+  expect(server.log).toEqual(['left']);
+});

@@ -11,6 +11,20 @@ class Gate {
     return localStorage.getItem(FLAG) !== null;
   }
 
+  /** Why what was taken along cannot be opened; empty where it can. */
+  broken = $state('');
+
+  /** Opens it where something was taken along; without it the page goes on, and says so. */
+  async reopen(): Promise<Along | undefined> {
+    if (!this.isOpen) return undefined;
+    try {
+      return await this.open();
+    } catch (failure) {
+      this.broken = failure instanceof Error ? failure.message : String(failure);
+      return undefined;
+    }
+  }
+
   /** Opens it for good in this browser. */
   async open(): Promise<Along> {
     if (!this.along) {

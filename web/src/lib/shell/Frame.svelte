@@ -130,6 +130,12 @@
     </div>
   </nav>
   <div class="min-w-0">
+    {#if gate.broken}
+      <p class="border-b border-rule border-l-4 border-l-danger bg-raised px-4 py-2 md:px-6" role="alert">
+        What was taken along in this browser cannot be opened: {gate.broken}. It is not lost; another look, or
+        a newer browser, may open it.
+      </p>
+    {/if}
     {#if gate.along}
       {@const along = gate.along}
       {#await import('../along/AlongLine.svelte') then { default: AlongLine }}<AlongLine

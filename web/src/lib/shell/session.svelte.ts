@@ -39,7 +39,7 @@ class Session {
   leavesUnsent = $state(0);
 
   async load() {
-    const along = gate.isOpen ? await gate.open() : undefined;
+    const along = await gate.reopen();
     if (localStorage.getItem(ENDED) && !(await outcome(api.DELETE('/api/session'))).problem)
       localStorage.removeItem(ENDED);
     const { data, problem } = await outcome(api.GET('/api/session'));
