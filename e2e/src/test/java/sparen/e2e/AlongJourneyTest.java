@@ -9,6 +9,7 @@ import com.microsoft.playwright.Download;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
 import java.io.IOException;
 import java.util.List;
 import java.util.stream.StreamSupport;
@@ -239,6 +240,43 @@ public class AlongJourneyTest extends BrowserTest {
         context.setOffline(true);
         page.reload();
         assertThat(page.getByLabel("Password")).isVisible();
+    }
+
+    /** At the cabinet, on a phone: a photo that is taken without a network is seen at once, after a reload too, and is with the server afterwards. */
+    @Test
+    public void aPhotoIsTakenWithoutANetwork() throws Exception {
+        Page page = phoneAt("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Kvarnö seed bank");
+        page.navigate(address() + "/#/site/kvarno/log/book");
+        assertThat(page.getByLabel("what was done")).isVisible();
+        context.setOffline(true);
+        page.getByLabel("what was done").selectOption("Note");
+        page.getByLabel("note", new Page.GetByLabelOptions().setExact(true)).fill("corrosion at the shunt");
+        exactButton(page, "Write it down").click();
+        Locator entry = page.getByRole(AriaRole.LISTITEM)
+                .filter(new Locator.FilterOptions().setHasText("corrosion at the shunt"));
+        entry.getByText("add a photo").setInputFiles(new FilePayload("shunt.png", "image/png", page.screenshot()));
+        assertSeen(page);
+        assertNoSidewaysScroll(page);
+        page.reload();
+        assertSeen(page);
+        assertThat(page.getByText("2 changes wait to be sent.")).isVisible();
+        context.setOffline(false);
+        assertThat(page.getByText("to be sent.")).hasCount(0);
+        Client signe = new Client(address(), "signe");
+        JsonNode kept = StreamSupport.stream(
+                        signe.get("/api/sites/kvarno/log").get("entries").spliterator(), false)
+                .filter(one -> one.at("/entry/note").asString().equals("corrosion at the shunt"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(kept.get("photos").size(), 1);
+        page.reload();
+        assertSeen(page);
+    }
+
+    private static void assertSeen(Page page) {
+        page.waitForFunction("() => (document.querySelector('img[alt^=\"photo 1 of 1\"]')?.naturalWidth ?? 0) > 0");
     }
 
     /** A site as a file: taken out of the list, opened as another one. */

@@ -199,7 +199,7 @@ public class OperatingTest {
                 401);
     }
 
-    /** Behind the proxy of the document: cookies are Secure, and the trail has the address of who asked, not the proxy's. */
+    /** Behind the proxy of the document, with certificates as it makes them: cookies are Secure, and the trail has the address of who asked, not the proxy's. */
     @Test(dependsOnMethods = "anOrganisationRunsIt")
     public void behindAProxyWithTls() throws Exception {
         running.destroy();
@@ -208,10 +208,14 @@ public class OperatingTest {
         environment.put("SPAREN_URL", "https://sparen.example");
         start("proxied");
         int tls = TestDatabase.freePort();
+        // An authority of the hut's own, as the document makes it: whoever trusts it needs no exception.
         shell(
                 folder,
-                "openssl req -x509 -newkey rsa:2048 -nodes -subj /CN=sparen.example -days 1 -keyout privkey.pem"
-                        + " -out fullchain.pem");
+                documented(
+                        "openssl req -x509 -newkey rsa:3072 -nodes -days 3650 -subj \"/CN=Hut authority\""
+                                + " -keyout hut-authority.key -out hut-authority.pem",
+                        "openssl x509 -req -in sparen.csr -CA hut-authority.pem -CAkey hut-authority.key -CAcreateserial"
+                                + " -days 397 -extfile sparen.ext -out fullchain.pem"));
         Path configuration = folder.resolve("nginx.conf");
         String server = documented("server {", "}")
                 .replace("listen 443", "listen 127.0.0.1:" + tls)
@@ -224,8 +228,9 @@ public class OperatingTest {
                         + server + "\n}");
         shell(folder, "nginx -p . -c nginx.conf");
         try {
-            String curl = "curl -sik --resolve sparen.example:" + tls + ":127.0.0.1 -b jar -c jar";
-            String address = " https://sparen.example:" + tls;
+            String curl =
+                    "curl -si --cacert hut-authority.pem --resolve sparen.hut:" + tls + ":127.0.0.1 -b jar -c jar";
+            String address = " https://sparen.hut:" + tls;
             String token = " -H \"X-XSRF-TOKEN: $(awk '/XSRF/{print $7}' jar)\"";
             shell(folder, curl + address + "/api/session");
             String body = " -H 'Content-Type: application/json' -H 'X-Forwarded-For: 203.0.113.9' -d '"
