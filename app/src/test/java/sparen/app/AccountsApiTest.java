@@ -489,9 +489,13 @@ public class AccountsApiTest extends OverHttp {
                 if (role.equals("ANYONE") || what.contains("sign-out")) {
                     continue;
                 }
-                String type = operation.getValue().at("/requestBody/content").has("text/csv")
-                        ? "text/csv"
-                        : "application/json";
+                String type = operation
+                        .getValue()
+                        .at("/requestBody/content")
+                        .propertyStream()
+                        .map(Map.Entry::getKey)
+                        .findFirst()
+                        .orElse("application/json");
                 String address = path.getKey()
                         .replaceAll("\\{(siteId)}", "nowhere")
                         .replaceAll("\\{(crew|id)}", "00000000-0000-0000-0000-000000000000")

@@ -1,14 +1,15 @@
 package sparen.app.bundle;
 
 import jakarta.servlet.http.HttpServletResponse;
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
-import java.io.InputStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 import sparen.app.right.Allowed;
@@ -54,7 +55,7 @@ class BundleController {
     @PostMapping(path = "/api/sites/bundles", consumes = ZIP)
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     @ResponseStatus(HttpStatus.CREATED)
-    OpenedBundle open(InputStream bundle) throws IOException {
-        return new OpenedBundle(bundles.open(bundle));
+    OpenedBundle open(@RequestBody byte[] bundle) throws IOException {
+        return new OpenedBundle(bundles.open(new ByteArrayInputStream(bundle)));
     }
 }
