@@ -7,7 +7,6 @@
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
-  import { takeAlong } from '../along/takeAlong';
   import { SiteList, type SiteFilter } from './siteList.svelte';
   import type { SiteActs } from './SiteRow.svelte';
   import SiteRows from './SiteRows.svelte';
@@ -55,6 +54,7 @@
       return seen(await outcome(api.POST('/api/sites/{siteId}/copies', { params, body: { name } })));
     },
     async takeAlong(site) {
+      const { takeAlong } = await import('../along/takeAlong');
       const failed = await takeAlong(site, (says) => (taking = says));
       problem = failed;
     },

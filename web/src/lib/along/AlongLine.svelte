@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { session } from '../shell/session.svelte';
   import { dayWritten } from '../sentence/days';
   import type { Along } from './along.svelte';
   import { reloadNewer } from './shell';
@@ -37,4 +38,19 @@
         >A newer Sparen is here: look again</button
       >{/if}
   </p>
+{/if}
+{#if session.leavesUnsent > 0}
+  <div
+    class="flex flex-wrap items-center gap-3 border-b border-rule border-l-4 border-l-danger bg-raised px-4 py-2 md:px-6"
+    role="alert"
+  >
+    <p class="grow">
+      {session.leavesUnsent === 1 ? '1 change waits' : `${session.leavesUnsent} changes wait`} to be sent. Signed
+      out, they stay in this browser, unread, until you sign in here again; what was taken along is wiped.
+    </p>
+    <button class="min-h-11 font-bold underline" onclick={() => session.signOut(true)}
+      >Sign out all the same</button
+    >
+    <button class="min-h-11 underline" onclick={() => (session.leavesUnsent = 0)}>Stay</button>
+  </div>
 {/if}

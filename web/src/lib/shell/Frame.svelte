@@ -143,21 +143,6 @@
           {site}
         />{/await}
     {/if}
-    {#if session.leavesUnsent > 0}
-      <div
-        class="flex flex-wrap items-center gap-3 border-b border-rule border-l-4 border-l-danger bg-raised px-4 py-2 md:px-6"
-        role="alert"
-      >
-        <p class="grow">
-          {session.leavesUnsent === 1 ? '1 change waits' : `${session.leavesUnsent} changes wait`} to be sent. Signed
-          out, they stay in this browser, unread, until you sign in here again; what was taken along is wiped.
-        </p>
-        <button class="min-h-11 font-bold underline" onclick={() => session.signOut(true)}
-          >Sign out all the same</button
-        >
-        <button class="min-h-11 underline" onclick={() => (session.leavesUnsent = 0)}>Stay</button>
-      </div>
-    {/if}
     <header
       class="flex min-h-12 flex-wrap items-center gap-x-6 gap-y-1 border-b border-rule px-4 py-1 md:min-h-16 md:px-6 md:py-2"
     >
