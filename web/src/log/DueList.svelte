@@ -29,7 +29,7 @@
 <h2 class="max-xl:mt-6">Due</h2>
 <ul class="mt-1">
   {#each due as one (one.kind)}
-    <li class="grid grid-cols-[1fr_auto] items-center gap-x-3 border-t border-rule py-1">
+    <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 border-t border-rule py-1">
       <div>
         <p class={one.due < today ? 'font-bold' : ''}>
           {one.due < today ? '△ ' : ''}{capital(words(one.kind))}
