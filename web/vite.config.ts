@@ -3,7 +3,7 @@ import tailwindcss from '@tailwindcss/vite';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
-/** Of the dark ground's ink and the light ground's paper, as in app.css. */
+/** The light ground, as in app.css. */
 const PAPER = '#f7f3ea';
 
 export default defineConfig({

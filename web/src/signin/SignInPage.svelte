@@ -2,6 +2,7 @@
   import Action from '../lib/shell/Action.svelte';
   import { Input, Label } from 'flowbite-svelte';
   import { FIELD } from '../lib/shell/fieldLook';
+  import { gate } from '../lib/along/gate.svelte';
   import { session } from '../lib/shell/session.svelte';
 
   let name = $state('');
@@ -75,7 +76,7 @@
         bind:value={password}
       /></Label
     >
-    {#if session.wiped}
+    {#if gate.along?.wiped}
       <p class="border-l-4 border-ink pl-3" role="status">
         The account that took sites along in this browser was withdrawn: they are wiped, and what was not sent
         is kept for the administrator.

@@ -1,4 +1,4 @@
-import { cookie } from '../api/client';
+import { api, cookie, outcome } from '../api/client';
 import type { LoadedRevision, SignedIn, SiteInList } from '../api/api';
 import { instant } from '../sentence/quantity';
 import { asIf, kindOf, type AsIf, type Made } from './asIf';
@@ -36,6 +36,8 @@ export class Along {
   signInWanted = $state(false);
   /** Goes up whenever something that waited was sent. */
   sent = $state(0);
+  /** Whether all of it was wiped, for its account was withdrawn. */
+  wiped = $state(false);
   /** A newer page is here, and comes with the next look. */
   newer = $state(false);
   /** Whose it is: nobody's until somebody signed in. */
@@ -107,12 +109,8 @@ export class Along {
     if (site && this.waits(site) && !this.offline) await this.send();
     const response = await this.network(request, this.isTaken(site));
     if (response) {
-      if (response.ok && (this.isTaken(site) || pathsOfAll.includes(path))) {
-        void response
-          .clone()
-          .text()
-          .then((body) => this.keep(site ?? '', path, body, response.headers.get('Content-Type') ?? ''));
-      }
+      if (response.ok && (this.isTaken(site) || pathsOfAll.includes(path)))
+        void this.refresh(site ?? '', path, response.clone());
       return response;
     }
     const answer = await this.answer(path);
@@ -174,6 +172,12 @@ export class Along {
     }
   }
 
+  /** Keeps a newer answer of what was taken along; of all else that a page asks nothing stays. */
+  private async refresh(site: string, path: string, response: Response) {
+    if ((await this.store.getKey('answers', [this.account, path])) === undefined) return;
+    await this.keep(site, path, await response.text(), response.headers.get('Content-Type') ?? '');
+  }
+
   private async keep(site: string, path: string, body: string, type: string) {
     await this.store.put('answers', { account: this.account, path, site, type, body, at: instant() });
   }
@@ -211,10 +215,10 @@ export class Along {
     if (this.waits(site) && !this.offline) await this.send();
     // What was made first is sent first.
     const response = this.waits(site) ? undefined : await this.network(request, false);
-    return response ?? this.wait(request, path, site, body, change);
+    return response ?? this.wait(request.method, path, site, body, change);
   }
 
-  private async wait(request: Request, path: string, site: string, body: string, change: AsIf) {
+  private async wait(method: string, path: string, site: string, body: string, change: AsIf) {
     const made = this.made;
     const view = change.shows[0];
     if (change.answers === 'view' && !(view && (await this.answer(view.path)))) {
@@ -224,9 +228,8 @@ export class Along {
       id: crypto.randomUUID(),
       account: this.account,
       site,
-      method: request.method,
+      method,
       path,
-      type: request.headers.get('Content-Type') ?? '',
       body,
       at: made.at,
       says: change.says,
@@ -327,8 +330,13 @@ export class Along {
 
   /** Leaves a site behind: nothing of it stays here but what waits to be sent. */
   async leaveBehind(site: string) {
-    const write = this.store.transaction(['answers', 'sites'], 'readwrite');
+    const write = this.store.transaction(['answers', 'sites', 'bases'], 'readwrite');
     const answers = write.objectStore('answers');
+    // What waits was made on them.
+    if (!this.waiting.some((one) => one.site === site))
+      await write
+        .objectStore('bases')
+        .delete(IDBKeyRange.bound([this.account, site, 0], [this.account, site, Infinity]));
     const keys = await answers.index('site').getAllKeys([this.account, site]);
     await Promise.all(keys.map((key) => answers.delete(key)));
     await write.objectStore('sites').delete([this.account, site]);
@@ -362,7 +370,7 @@ export class Along {
 
   /** Sends what waits, and what was not taken once more. */
   async sendAll() {
-    for (const { refused, ...one } of await this.store.getAll('outbox')) {
+    for (const { refused, ...one } of this.waiting) {
       if (refused !== undefined) await this.store.put('outbox', one);
     }
     await this.send();
@@ -393,10 +401,14 @@ export class Along {
     const response = await this.network(new Request('/api/session'), true);
     if (!response) return;
     if (response.ok) await this.saw((await response.json()) as SignedIn);
-    else if (response.status === 401) await this.stranger();
+    // The page that is open learns of it as of every sign-out.
+    else if (response.status === 401 && (await this.stranger())) await outcome(api.GET('/api/session'));
   }
 
-  /** The server knows nobody here: an account that was withdrawn meanwhile leaves its work and takes nothing with it. */
+  /**
+   * The server knows nobody here: an account that was withdrawn meanwhile leaves its work and takes nothing with it. Whether it was, and
+   * all of it is with the administrator.
+   */
   async stranger(): Promise<boolean> {
     this.signInWanted = this.waiting.length > 0;
     const secret = this.known?.secret;
@@ -409,11 +421,16 @@ export class Along {
       const work = JSON.stringify(one);
       const left = await this.post('/api/along/left', { secret, id: one.id, says: one.says, work });
       // As long as it is not with the administrator it stays here.
-      if (!left?.ok) return true;
+      if (!left?.ok) return false;
       await this.store.delete('outbox', one.number ?? 0);
     }
+    await this.look();
     await this.wipe();
+    // What was typed and not saved lies beside it.
+    const drafts = `sparen.draft.${this.account}.`;
+    for (const key of Object.keys(localStorage)) if (key.startsWith(drafts)) localStorage.removeItem(key);
     this.known = undefined;
+    this.wiped = true;
     await this.look();
     return true;
   }

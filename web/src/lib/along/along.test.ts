@@ -10,6 +10,9 @@ class Server {
   log: string[] = [];
   /** The answer to a change never comes, though it was made. */
   swallows = false;
+  withdrawn = false;
+  takesLeft = true;
+  left: string[] = [];
 
   get latest() {
     return this.revisions[this.revisions.length - 1] ?? { number: 0, plan: {} };
@@ -31,6 +34,11 @@ class Server {
       return json([], path.endsWith('/revisions') ? 200 : 404);
     }
     const { parent, plan, request: id, id: entry } = JSON.parse(body || '{}');
+    if (path === '/api/along/contact') return json({ standing: this.withdrawn ? 'WITHDRAWN' : 'KNOWN' });
+    if (path === '/api/along/left') {
+      if (this.takesLeft) this.left.push(body);
+      return json({}, this.takesLeft ? 200 : 500);
+    }
     if (path.endsWith('/revisions')) {
       const before = this.revisions.find((one) => id && one.request === id);
       if (before) return json(told(before));
@@ -66,11 +74,14 @@ const latest = async () =>
 
 beforeEach(async () => {
   server = new Server();
-  const kept = new Map<string, string>();
-  vi.stubGlobal('localStorage', {
-    setItem: (key: string, value: string) => kept.set(key, value),
-    getItem: (key: string) => kept.get(key) ?? null,
-  });
+  const kept: Record<string, string> = {};
+  const methods = {
+    setItem: (key: string, value: string) => (kept[key] = value),
+    getItem: (key: string) => kept[key] ?? null,
+    removeItem: (key: string) => Reflect.deleteProperty(kept, key),
+  };
+  // Its keys are those that were set, as a browser has it.
+  vi.stubGlobal('localStorage', Object.setPrototypeOf(kept, methods));
   vi.stubGlobal('location', { origin: 'http://localhost' });
   vi.stubGlobal('document', { cookie: '' });
   vi.stubGlobal('addEventListener', () => undefined);
@@ -176,6 +187,42 @@ it('opens without a network only as long as the organisation lets it', async () 
   vi.useRealTimers();
 });
 
+it('keeps newer answers of what was taken, and nothing else that a page asks for', async () => {
+  const answers = async () => (await along.store.getAllKeys('answers')).map(([, path]) => path);
+  const before = await answers();
+  server.revisions.push({ number: 6, plan: planOf(11.9, 12.6) });
+  await latest();
+  await ask('GET', `${SITE}/log?before=2026-10-05T10:00:00Z`);
+  await vi.waitFor(async () => {
+    server.away = true;
+    const { revision } = await latest();
+    server.away = false;
+    expect(revision.number).toBe(6);
+  });
+  expect(await answers()).toEqual(before);
+});
+
+it('wipes all of an account that was withdrawn once its work is left, and not before', async () => {
+  server.away = true;
+  await save(5, planOf(11.7, 12.6));
+  localStorage.setItem('sparen.draft.liv.hallgrund', '{}');
+  localStorage.setItem('sparen.draft.odd.hallgrund', '{}');
+  server.away = false;
+  server.withdrawn = true;
+  server.takesLeft = false;
+  expect(await along.stranger()).toBe(false);
+  expect(along.waiting).toHaveLength(1);
+  expect(along.isTaken('hallgrund')).toBe(true);
+  server.takesLeft = true;
+  expect(await along.stranger()).toBe(true);
+  for (const store of ['answers', 'sites', 'outbox', 'bases', 'people'] as const)
+    expect(await along.store.count(store), store).toBe(0);
+  expect(localStorage.getItem('sparen.draft.liv.hallgrund')).toBeNull();
+  expect(localStorage.getItem('sparen.draft.odd.hallgrund')).toBe('{}');
+  expect(server.left).toHaveLength(1);
+  expect(along.wiped).toBe(true);
+});
+
 it('leaves nothing behind but what waits', async () => {
   server.away = true;
   await save(5, planOf(11.7, 12.6));
@@ -213,7 +260,6 @@ it('opens what an earlier page left: what waits stays, and is sent', async () =>
     site: 'hallgrund',
     method: 'POST',
     path: `${SITE}/log`,
-    type: 'application/json',
     body,
     at: '2026-10-05T10:00:00Z',
     says: 'an entry of the log',

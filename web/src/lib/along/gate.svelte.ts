@@ -35,11 +35,6 @@ class Gate {
     return this.along;
   }
 
-  /** Nothing is taken along any more, and nothing waits. */
-  shut() {
-    localStorage.removeItem(FLAG);
-  }
-
   /** Reaches for the server; where it does not answer, for what was taken along. */
   reach(request: Request): Promise<Response> {
     return this.along ? this.along.reach(request) : fetch(request);

@@ -32,7 +32,6 @@ export interface Waiting {
   site: string;
   method: string;
   path: string;
-  type: string;
   body: string;
   at: string;
   says: string;

@@ -33,8 +33,6 @@ class Session {
     return this.person?.role === 'ADMINISTRATOR';
   }
 
-  /** Whether what was taken along in this browser was wiped: its account was withdrawn. */
-  wiped = $state(false);
   /** How many changes wait that somebody who signs out has not sent: it is asked once more. */
   leavesUnsent = $state(0);
 
@@ -44,7 +42,7 @@ class Session {
       localStorage.removeItem(ENDED);
     const { data, problem } = await outcome(api.GET('/api/session'));
     if (data) await along?.saw(data);
-    else if (problem?.status === 401) this.wiped = (await along?.stranger()) ?? false;
+    else if (problem?.status === 401) await along?.stranger();
     this.person = data ?? (problem?.status === 0 ? along?.person : undefined);
     this.known = true;
   }

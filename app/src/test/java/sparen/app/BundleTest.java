@@ -112,7 +112,13 @@ public class BundleTest extends OverHttp {
         Map<String, String> injected = files(good);
         injected.computeIfPresent(
                 "revision.jsonl", (name, text) -> text.replaceFirst("\\{", "{\"number) select 1; --\": 1, "));
-        for (Map<String, String> one : List.of(broken, foreign, newer, injected, Map.of("site.json", "{"))) {
+        for (Map<String, String> one : List.of(
+                broken,
+                foreign,
+                newer,
+                injected,
+                Map.of("site.json", "{"),
+                Map.of("site.json", "{\"format\": 1, \"name\": \"\"}"))) {
             HttpResponse<String> answer = open(signe, zip(one));
             assertEquals(answer.statusCode(), 422, answer.body());
         }

@@ -6,6 +6,7 @@ import java.io.IOException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -55,7 +56,7 @@ class BundleController {
     @PostMapping(path = "/api/sites/bundles", consumes = ZIP)
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     @ResponseStatus(HttpStatus.CREATED)
-    OpenedBundle open(@RequestBody byte[] bundle) throws IOException {
-        return new OpenedBundle(bundles.open(new ByteArrayInputStream(bundle)));
+    OpenedBundle open(@RequestBody byte[] bundle, Authentication who) throws IOException {
+        return new OpenedBundle(bundles.open(new ByteArrayInputStream(bundle), who));
     }
 }

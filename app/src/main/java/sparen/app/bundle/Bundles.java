@@ -20,14 +20,17 @@ import java.util.zip.ZipOutputStream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataAccessException;
 import org.springframework.http.HttpStatus;
+import org.springframework.security.core.Authentication;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import sparen.app.account.Accounts;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
+import sparen.app.crew.Crews;
 import sparen.app.plan.PlanSaved;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
+import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -51,6 +54,7 @@ class Bundles {
     private final BundleMapper mapper;
     private final SiteService sites;
     private final Accounts accounts;
+    private final Crews crews;
     private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
@@ -59,12 +63,14 @@ class Bundles {
             BundleMapper mapper,
             SiteService sites,
             Accounts accounts,
+            Crews crews,
             AuditLog audit,
             ApplicationEventPublisher events,
             JsonMapper json) {
         this.mapper = mapper;
         this.sites = sites;
         this.accounts = accounts;
+        this.crews = crews;
         this.audit = audit;
         this.events = events;
         this.json = json;
@@ -128,7 +134,7 @@ class Bundles {
 
     /** Opens a bundle: its site, with all that is in it. */
     @Transactional
-    public String open(InputStream bundle) throws IOException {
+    public String open(InputStream bundle, Authentication who) throws IOException {
         mapper.inUniversalTime();
         Map<String, String> files = files(bundle);
         JsonNode about = tree(
@@ -140,7 +146,9 @@ class Bundles {
         if (about.path("format").asInt(0) != FORMAT) {
             throw new InvalidQuantity("format", about.path("format") + " is not known; " + FORMAT + " is");
         }
-        String site = sites.addNamed(about.path("name").asString("site"));
+        String name = Bounds.name("name", about.path("name").asString(""));
+        String site = sites.addNamed(name);
+        crews.addSite(site, who);
         Map<String, String> people = people(files.getOrDefault(PEOPLE, ""));
         for (BundledTable table : BundledTable.ALL) {
             Set<String> columns = new LinkedHashSet<>(mapper.columns(table.name()));
@@ -189,7 +197,7 @@ class Bundles {
                                     .lines()
                                     .findFirst()
                                     .orElse("")
-                            + ". Nothing of the bundle was kept; where its site is here already, delete nothing: it is whole.",
+                            + ". Nothing of the bundle was kept.",
                     Map.of());
         }
     }
