@@ -146,7 +146,8 @@ class Bundles {
         if (about.path("format").asInt(0) != FORMAT) {
             throw new InvalidQuantity("format", about.path("format") + " is not known; " + FORMAT + " is");
         }
-        String name = Bounds.name("name", about.path("name").asString(""));
+        String name = about.path("name").asString("");
+        Bounds.name("name", name);
         String site = sites.addNamed(name);
         crews.addSite(site, who);
         Map<String, String> people = people(files.getOrDefault(PEOPLE, ""));
