@@ -3,62 +3,21 @@ package sparen.app;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
-import java.io.ByteArrayInputStream;
-import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.net.URI;
-import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
-import java.nio.charset.StandardCharsets;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.TreeSet;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipInputStream;
-import java.util.zip.ZipOutputStream;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 
 /** A site goes out as a file and comes in elsewhere: the same, to its last byte. */
 public class BundleTest extends OverHttp {
-    private byte[] bundle(Browser who, String site) throws Exception {
-        HttpRequest request = HttpRequest.newBuilder(
-                        URI.create("http://127.0.0.1:" + port + "/api/sites/" + site + "/bundle"))
-                .build();
-        HttpResponse<byte[]> answer = who.client.send(request, HttpResponse.BodyHandlers.ofByteArray());
-        assertEquals(answer.statusCode(), 200);
-        return answer.body();
+    private static byte[] bundle(Browser who, String site) throws Exception {
+        return who.file("/api/sites/" + site + "/bundle");
     }
 
-    private HttpResponse<String> open(Browser who, byte[] bundle) throws Exception {
-        HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + "/api/sites/bundles"))
-                .POST(HttpRequest.BodyPublishers.ofByteArray(bundle))
-                .header("Content-Type", "application/zip")
-                .header("X-XSRF-TOKEN", who.token())
-                .build();
-        return who.client.send(request, HttpResponse.BodyHandlers.ofString());
-    }
-
-    private static Map<String, String> files(byte[] bundle) throws IOException {
-        Map<String, String> files = new LinkedHashMap<>();
-        ZipInputStream zip = new ZipInputStream(new ByteArrayInputStream(bundle));
-        for (ZipEntry entry = zip.getNextEntry(); entry != null; entry = zip.getNextEntry()) {
-            files.put(entry.getName(), new String(zip.readAllBytes(), StandardCharsets.UTF_8));
-        }
-        return files;
-    }
-
-    private static byte[] zip(Map<String, String> files) throws IOException {
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (Map.Entry<String, String> file : files.entrySet()) {
-                zip.putNextEntry(new ZipEntry(file.getKey()));
-                zip.write(file.getValue().getBytes(StandardCharsets.UTF_8));
-                zip.closeEntry();
-            }
-        }
-        return bytes.toByteArray();
+    private static HttpResponse<String> open(Browser who, byte[] bundle) throws Exception {
+        return who.send("POST", "/api/sites/bundles", BundleFiles.TYPE, bundle);
     }
 
     private static List<String> ask(String question) {
@@ -71,7 +30,7 @@ public class BundleTest extends OverHttp {
         Browser signe = signedIn("signe");
         for (String site : List.of("hallgrund", "kvarno", "skarvholm")) {
             byte[] first = bundle(signe, site);
-            assertTrue(files(first).get("revision.jsonl").lines().count() >= 2, site);
+            assertTrue(BundleFiles.in(first).get("revision.jsonl").lines().count() >= 2, site);
             HttpResponse<String> opened = open(signe, first);
             assertEquals(opened.statusCode(), 201, opened.body());
             String there = json(opened).get("id").asString();
@@ -89,9 +48,9 @@ public class BundleTest extends OverHttp {
     @Test
     public void peopleOfElsewhereMayNotSignIn() throws Exception {
         Browser signe = signedIn("signe");
-        Map<String, String> files = files(bundle(signe, "kvarno"));
+        Map<String, String> files = BundleFiles.in(bundle(signe, "kvarno"));
         files.computeIfPresent("people.jsonl", (name, text) -> text.replace("Liv Nordhavn", "Liv of Elsewhere"));
-        String site = json(open(signe, zip(files))).get("id").asString();
+        String site = json(open(signe, BundleFiles.zip(files))).get("id").asString();
         assertEquals(
                 ask("select author from revision where site_id = '" + site + "' and number = 1"), List.of("liv-2"));
         assertEquals(ask("select active from account where name = 'liv-2'"), List.of("f"));
@@ -103,23 +62,26 @@ public class BundleTest extends OverHttp {
         Browser signe = signedIn("signe");
         byte[] good = bundle(signe, "hallgrund");
         String before = ask("select count(*) from site").get(0);
-        Map<String, String> broken = files(good);
+        Map<String, String> broken = BundleFiles.in(good);
         broken.computeIfPresent("daily_figure.jsonl", (name, text) -> "{\"day\": \"never\"}\n");
-        Map<String, String> foreign = files(good);
+        Map<String, String> foreign = BundleFiles.in(good);
         foreign.put("../passwd", "x");
-        Map<String, String> newer = files(good);
+        Map<String, String> newer = BundleFiles.in(good);
         newer.computeIfPresent("revision.jsonl", (name, text) -> text.replaceFirst("\\{", "{\"colour\": 1, "));
-        Map<String, String> injected = files(good);
+        Map<String, String> injected = BundleFiles.in(good);
         injected.computeIfPresent(
                 "revision.jsonl", (name, text) -> text.replaceFirst("\\{", "{\"number) select 1; --\": 1, "));
+        Map<String, String> unread = BundleFiles.in(good);
+        unread.computeIfPresent("revision.jsonl", (name, text) -> text.replace("lvdVolts", "lvdAmps"));
         for (Map<String, String> one : List.of(
                 broken,
+                unread,
                 foreign,
                 newer,
                 injected,
                 Map.of("site.json", "{"),
                 Map.of("site.json", "{\"format\": 1, \"name\": \"\"}"))) {
-            HttpResponse<String> answer = open(signe, zip(one));
+            HttpResponse<String> answer = open(signe, BundleFiles.zip(one));
             assertEquals(answer.statusCode(), 422, answer.body());
         }
         assertEquals(ask("select count(*) from site").get(0), before);
@@ -142,7 +104,9 @@ public class BundleTest extends OverHttp {
                 "outlook",
                 "site_summary",
                 "work"));
-        files(bundle(signedIn("signe"), "kvarno")).keySet().forEach(file -> known.add(file.replace(".jsonl", "")));
+        BundleFiles.in(bundle(signedIn("signe"), "kvarno"))
+                .keySet()
+                .forEach(file -> known.add(file.replace(".jsonl", "")));
         there.removeAll(known);
         assertEquals(there, new TreeSet<>());
     }

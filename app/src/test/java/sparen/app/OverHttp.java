@@ -8,6 +8,7 @@ import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
@@ -56,8 +57,12 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
         final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
 
         HttpResponse<String> send(String method, String path, String type, String body) throws Exception {
+            return send(method, path, type, body.getBytes(StandardCharsets.UTF_8));
+        }
+
+        HttpResponse<String> send(String method, String path, String type, byte[] body) throws Exception {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
-                    .method(method, HttpRequest.BodyPublishers.ofString(body))
+                    .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
                     .header("Content-Type", type);
             if (!token().isEmpty()) {
                 request.header("X-XSRF-TOKEN", token());
@@ -76,6 +81,15 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
 
         HttpResponse<String> get(String path) throws Exception {
             return send("GET", path, "application/json", "");
+        }
+
+        /** A file as it comes. */
+        byte[] file(String path) throws Exception {
+            HttpRequest request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+                    .build();
+            HttpResponse<byte[]> answer = client.send(request, HttpResponse.BodyHandlers.ofByteArray());
+            assertEquals(answer.statusCode(), 200, path);
+            return answer.body();
         }
 
         HttpResponse<String> post(String path, JsonNode body) throws Exception {

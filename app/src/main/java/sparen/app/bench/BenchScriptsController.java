@@ -18,6 +18,7 @@ import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
+import sparen.app.site.SiteContent;
 import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.bench.BenchScript;
@@ -26,7 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Scripts of the bench, kept under a name. */
 @RestController
-class BenchScriptsController {
+class BenchScriptsController implements SiteContent {
     private final BenchScriptMapper mapper;
     private final SiteService sites;
     private final JsonMapper json;
@@ -80,6 +81,11 @@ class BenchScriptsController {
                         script.name(), script.live(), script.seconds(), turns, who.getName(), clock.instant()));
         audit.note(Deed.BENCH_SCRIPT_KEPT, siteId, script.name());
         return list(siteId);
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        list(siteId);
     }
 
     /** Throws a bench script away. */

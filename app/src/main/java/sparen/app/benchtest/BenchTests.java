@@ -21,6 +21,7 @@ import sparen.app.benchtest.BenchTestView.StepResult;
 import sparen.app.benchtest.BenchTestView.TriedStep;
 import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanService;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
 import sparen.handover.Provocation;
 import sparen.handover.Provocation.Today;
@@ -37,7 +38,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** Programs tried on site. */
 @Service
-class BenchTests {
+class BenchTests implements SiteContent {
     private final BenchTestMapper mapper;
     private final PlanService plans;
     private final DeviceReadings readings;
@@ -75,6 +76,11 @@ class BenchTests {
         return mapper.of(siteId).stream()
                 .map(row -> view(siteId, row, latest.plan(), steps, Today.UNKNOWN))
                 .toList();
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        list(siteId);
     }
 
     BenchTestView find(String siteId, UUID id, Today today) {

@@ -1,7 +1,6 @@
 package sparen.app.bundle;
 
 import jakarta.servlet.http.HttpServletResponse;
-import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
@@ -56,7 +55,7 @@ class BundleController {
     @PostMapping(path = "/api/sites/bundles", consumes = ZIP)
     @Allowed(value = Role.ADMINISTRATOR, bySession = true)
     @ResponseStatus(HttpStatus.CREATED)
-    OpenedBundle open(@RequestBody byte[] bundle, Authentication who) throws IOException {
-        return new OpenedBundle(bundles.open(new ByteArrayInputStream(bundle), who));
+    OpenedBundle open(@RequestBody byte[] bundle, Authentication who) {
+        return new OpenedBundle(bundles.open(bundle, who));
     }
 }

@@ -1,5 +1,6 @@
 package sparen.app.bundle;
 
+import java.io.ByteArrayInputStream;
 import java.io.IOException;
 import java.io.InputStream;
 import java.io.OutputStream;
@@ -28,7 +29,9 @@ import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.crew.Crews;
 import sparen.app.plan.PlanSaved;
+import sparen.app.site.SiteContent;
 import sparen.app.site.SiteService;
+import sparen.app.web.DatabaseAway;
 import sparen.app.web.Refusal;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
@@ -55,6 +58,7 @@ class Bundles {
     private final SiteService sites;
     private final Accounts accounts;
     private final Crews crews;
+    private final List<SiteContent> contents;
     private final AuditLog audit;
     private final ApplicationEventPublisher events;
     private final JsonMapper json;
@@ -64,6 +68,7 @@ class Bundles {
             SiteService sites,
             Accounts accounts,
             Crews crews,
+            List<SiteContent> contents,
             AuditLog audit,
             ApplicationEventPublisher events,
             JsonMapper json) {
@@ -71,6 +76,7 @@ class Bundles {
         this.sites = sites;
         this.accounts = accounts;
         this.crews = crews;
+        this.contents = contents;
         this.audit = audit;
         this.events = events;
         this.json = json;
@@ -134,7 +140,7 @@ class Bundles {
 
     /** Opens a bundle: its site, with all that is in it. */
     @Transactional
-    public String open(InputStream bundle, Authentication who) throws IOException {
+    public String open(byte[] bundle, Authentication who) {
         mapper.inUniversalTime();
         Map<String, String> files = files(bundle);
         JsonNode about = tree(
@@ -160,9 +166,24 @@ class Bundles {
             }
         }
         int newest = mapper.newest(site).orElseThrow(() -> new InvalidQuantity("bundle", "has no revision"));
+        for (SiteContent content : contents) {
+            mustBeReadable(content, site);
+        }
         audit.note(Deed.BUNDLE_OPENED, site, "revision " + newest);
         events.publishEvent(new PlanSaved(site, newest));
         return site;
+    }
+
+    private static void mustBeReadable(SiteContent content, String site) {
+        try {
+            content.mustBeReadable(site);
+        } catch (RuntimeException broken) {
+            if (DatabaseAway.isAway(broken)) {
+                throw broken;
+            }
+            throw new InvalidQuantity(
+                    "bundle", "has what cannot be read: " + broken.getMessage() + ". Nothing of it was kept");
+        }
     }
 
     private void insert(
@@ -225,7 +246,15 @@ class Bundles {
         return people;
     }
 
-    private static Map<String, String> files(InputStream bundle) throws IOException {
+    private static Map<String, String> files(byte[] bundle) {
+        try {
+            return unpacked(new ByteArrayInputStream(bundle));
+        } catch (IOException | IllegalArgumentException broken) {
+            throw new InvalidQuantity("bundle", "is broken, or no zip: " + broken.getMessage());
+        }
+    }
+
+    private static Map<String, String> unpacked(InputStream bundle) throws IOException {
         Set<String> known = new LinkedHashSet<>(List.of(ABOUT, PEOPLE));
         BundledTable.ALL.forEach(table -> known.add(table.name() + LINES));
         Map<String, String> files = new LinkedHashMap<>();

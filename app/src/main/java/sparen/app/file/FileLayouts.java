@@ -6,6 +6,7 @@ import java.util.Map;
 import java.util.Optional;
 import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
@@ -19,7 +20,7 @@ import sparen.table.Layout;
 
 /** How a file is laid out: as somebody says, as the last of the kind with the same headings was, or as it is found out. */
 @Service
-public class FileLayouts {
+public class FileLayouts implements SiteContent {
     /** The most bytes of a file: some 2 million lines. */
     public static final int MOST_BYTES = 64_000_000;
 
@@ -82,6 +83,13 @@ public class FileLayouts {
                 new FileLayoutMapper.Row(headings(file.found()), Documents.writeAny(file.layout())),
                 account,
                 clock.instant());
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        for (FileKind kind : FileKind.values()) {
+            mapper.find(siteId, kind.name()).ifPresent(row -> read(row.layout()));
+        }
     }
 
     /** Nothing of a file was taken. */

@@ -12,6 +12,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.plan.PlanService;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
 import sparen.device.FittedDevice;
 import sparen.handover.DeviceComparison;
@@ -23,7 +24,7 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What was read off the devices of sites. */
 @Service
-public class DeviceReadings {
+public class DeviceReadings implements SiteContent {
     private static final int MOST_READINGS = 2000;
 
     private final ReadingMapper mapper;
@@ -70,6 +71,11 @@ public class DeviceReadings {
                         DeviceComparison.isDrifted(plan, device, readings.getOrDefault(device.id(), List.of())))
                 .map(FittedDevice::id)
                 .toList();
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        of(siteId);
     }
 
     /**

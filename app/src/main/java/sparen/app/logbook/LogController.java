@@ -107,8 +107,7 @@ class LogController {
     @Allowed(Role.OBSERVER)
     LogView log(@PathVariable String siteId, @RequestParam Optional<Instant> before) {
         sites.mustExist(siteId);
-        List<LogMapper.Row> rows =
-                mapper.entries(siteId, before.orElse(Instant.parse("2200-01-01T00:00:00Z")), MOST_AT_ONCE + 1);
+        List<LogMapper.Row> rows = mapper.entries(siteId, before.orElse(Logbook.AFTER_ALL), MOST_AT_ONCE + 1);
         Map<UUID, List<UUID>> photos = mapper.photos(siteId).stream()
                 .collect(Collectors.groupingBy(
                         LogMapper.PhotoRow::entry, Collectors.mapping(LogMapper.PhotoRow::id, Collectors.toList())));

@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.plan.PlanService;
+import sparen.app.site.SiteContent;
 import sparen.app.site.SiteService;
 import sparen.app.web.Photo;
 import sparen.app.web.Refusal;
@@ -29,7 +30,10 @@ import tools.jackson.databind.json.JsonMapper;
 
 /** What is measured and done at sites, and when it is due again. */
 @Service
-public class Logbook {
+public class Logbook implements SiteContent {
+    /** Every entry was made before. */
+    static final Instant AFTER_ALL = Instant.parse("2200-01-01T00:00:00Z");
+
     private static final int MOST_PHOTOS = 1000;
 
     private final LogMapper mapper;
@@ -156,6 +160,13 @@ public class Logbook {
                         Optional.ofNullable(row.inWattHours()),
                         Optional.ofNullable(row.outWattHours())))
                 .toList();
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        mapper.entries(siteId, AFTER_ALL, Integer.MAX_VALUE).forEach(this::read);
+        days(siteId);
+        due(siteId);
     }
 
     /** Keeps daily figures, all or none; a day that is there is what it is now. */

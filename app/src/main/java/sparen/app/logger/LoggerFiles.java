@@ -16,6 +16,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.file.FileLayouts;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.LoggerFile;
@@ -26,7 +27,7 @@ import sparen.table.Meaning;
 
 /** Reads, keeps and joins the files of loggers. */
 @Service
-public class LoggerFiles {
+public class LoggerFiles implements SiteContent {
     private static final int MOST_FILES = 200;
     private static final int MOST_KEPT = 8;
 
@@ -106,6 +107,11 @@ public class LoggerFiles {
         });
     }
 
+    @Override
+    public void mustBeReadable(String siteId) {
+        unpacked(siteId);
+    }
+
     /** All that was recorded at a site as one; absent where nothing was. */
     Optional<LoggerFile> joined(String siteId) {
         String files = siteId + " "
@@ -115,10 +121,13 @@ public class LoggerFiles {
                                 .map(LoggerFileMapper.About::id)
                                 .toList());
         return Optional.ofNullable(joined.get(files, key -> {
-            List<LoggerFile> all =
-                    mapper.samples(siteId).stream().map(LoggerFiles::unpack).toList();
+            List<LoggerFile> all = unpacked(siteId);
             return all.isEmpty() ? null : LoggerFile.join(all);
         }));
+    }
+
+    private List<LoggerFile> unpacked(String siteId) {
+        return mapper.samples(siteId).stream().map(LoggerFiles::unpack).toList();
     }
 
     private static LoggerFile unpack(LoggerFileMapper.Samples stored) {

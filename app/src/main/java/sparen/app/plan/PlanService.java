@@ -16,6 +16,7 @@ import org.springframework.transaction.annotation.Transactional;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
 import sparen.document.DocumentProblem;
 import sparen.document.Documents;
@@ -25,7 +26,7 @@ import sparen.revision.Changes;
 
 /** Reads and saves revisions. */
 @Service
-public class PlanService {
+public class PlanService implements SiteContent {
     /** So many sentences are kept of a revision; who wants all compares the two. */
     private static final int MOST_CHANGES = 100;
 
@@ -54,6 +55,11 @@ public class PlanService {
     /** The newest revision of a site, if it has one. */
     public Optional<Loaded> latest(String siteId) {
         return mapper.latest(siteId).map(PlanService::load);
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        latest(siteId);
     }
 
     /** The number of the newest revision, readable or not. */

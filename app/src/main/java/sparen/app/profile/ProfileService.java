@@ -12,6 +12,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.file.FileLayouts;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.Profile;
@@ -21,7 +22,7 @@ import sparen.table.FileKind;
 
 /** Reads, keeps and hands out consumption profiles. */
 @Service
-public class ProfileService {
+public class ProfileService implements SiteContent {
     private final ProfileMapper mapper;
     private final Clock clock;
     private final AuditLog audit;
@@ -87,6 +88,11 @@ public class ProfileService {
         });
         events.publishEvent(new ProfileTaken(siteId));
         return about;
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        mapper.list(siteId).forEach(one -> unpack(mapper.find(siteId, one.id()).orElseThrow()));
     }
 
     /** Gives one site the profiles of another. */

@@ -8,6 +8,7 @@ import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
 import sparen.app.file.FileLayouts;
+import sparen.app.site.SiteContent;
 import sparen.app.web.Packed;
 import sparen.app.web.Refusal;
 import sparen.format.WeatherFile;
@@ -16,7 +17,7 @@ import sparen.table.FileKind;
 
 /** Reads, keeps and hands out weather files. */
 @Service
-public class WeatherFiles {
+public class WeatherFiles implements SiteContent {
     private static final int COLUMNS = 3;
 
     private final WeatherFileMapper mapper;
@@ -54,6 +55,11 @@ public class WeatherFiles {
                 columns[1],
                 columns[2],
                 stored.notes().lines().toList());
+    }
+
+    @Override
+    public void mustBeReadable(String siteId) {
+        list(siteId).forEach(one -> file(siteId, one.id()));
     }
 
     List<WeatherFileMapper.About> list(String siteId) {

@@ -20,7 +20,7 @@ import org.springframework.web.filter.OncePerRequestFilter;
 /** While the database does not answer, neither whom a session belongs to nor anything else is known: try again, says the answer. */
 @Component
 @Order(Ordered.HIGHEST_PRECEDENCE)
-class DatabaseAway extends OncePerRequestFilter {
+public class DatabaseAway extends OncePerRequestFilter {
     static final String KIND = "database-away";
     static final String SAYS = "The database does not answer. Nothing was saved; try again.";
     /** After how long it is worth trying again (s); judgement, no source. */
@@ -45,7 +45,7 @@ class DatabaseAway extends OncePerRequestFilter {
     }
 
     /** Whether something failed because no connection could be had. */
-    static boolean isAway(Throwable broken) {
+    public static boolean isAway(Throwable broken) {
         for (Throwable cause = broken; cause != null; cause = cause.getCause()) {
             if (cause instanceof DataAccessResourceFailureException
                     || cause instanceof CannotCreateTransactionException
