@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Problem } from '../lib/api/client';
   import { gate } from '../lib/along/gate.svelte';
+  import { SITES } from '../lib/along/newSite';
   import type { Waiting } from '../lib/along/store';
   import { moment } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
@@ -61,15 +62,19 @@
             >
             <span class="number">{megabytes(one.bytes)}</span>
             <span class="text-soft">{moment(Date.parse(one.at), zone)}</span>
-            <Action
-              disabled={along.offline}
-              aria-label="Take anew: {one.row.name}"
-              onclick={async () => (problem = await takeAlong(one.row, (text) => (says = text)))}
-              >Take anew</Action
-            >
-            <Action aria-label="Leave behind: {one.row.name}" onclick={() => along.leaveBehind(one.site)}
-              >Leave behind</Action
-            >
+            {#if along.isOnlyHere(one.site)}
+              <span class="text-soft">begun here, waits to be sent</span>
+            {:else}
+              <Action
+                disabled={along.offline}
+                aria-label="Take anew: {one.row.name}"
+                onclick={async () => (problem = await takeAlong(one.row, (text) => (says = text)))}
+                >Take anew</Action
+              >
+              <Action aria-label="Leave behind: {one.row.name}" onclick={() => along.leaveBehind(one.site)}
+                >Leave behind</Action
+              >
+            {/if}
           </li>
         {/each}
       </ul>
@@ -88,7 +93,9 @@
               <button class="min-h-11 underline" onclick={() => asFile(one)}>As a file</button>
               {#if unsure === one.number}
                 <button class="min-h-11 font-bold text-danger underline" onclick={() => along.discard(one)}
-                  >Give it up for good</button
+                  >{one.path === SITES
+                    ? 'Give up the site and all that waits of it'
+                    : 'Give it up for good'}</button
                 >
               {:else}
                 <button class="min-h-11 underline" onclick={() => (unsure = one.number)}>Give up…</button>

@@ -11,6 +11,7 @@ export async function takeAlong(
   says: (text: string) => void,
 ): Promise<Problem | undefined> {
   const { canInstall, installShell } = await import('../lib/along/shell');
+  const { take } = await import('../lib/along/taking');
   if (!canInstall()) {
     return away(
       'This browser keeps nothing of a page that comes unencrypted. Reach Sparen by https, or on the computer that it runs on; the administrator finds how in the document on operating.',
@@ -20,7 +21,7 @@ export async function takeAlong(
     says(`Taking ${site.name} along`);
     const along = await gate.open();
     if (session.person) await along.saw(session.person);
-    await along.take(site, (done, all) => says(`Taking ${site.name} along: ${done} of ${all}`));
+    await take(along, site, (done, all) => says(`Taking ${site.name} along: ${done} of ${all}`));
     says(`Taking ${site.name} along: the page itself`);
     await installShell(() => (along.newer = true));
     const { bringCore } = await import('../lib/engine/engine');

@@ -1,15 +1,17 @@
 import { api, cookie, outcome } from '../api/client';
-import type { LoadedRevision, SignedIn, SiteInList } from '../api/api';
+import type { LoadedRevision, SignedIn } from '../api/api';
 import { instant } from '../sentence/quantity';
+import { Answers, listed, siteOf } from './answers';
 import { asIf, kindOf, type AsIf, type Made } from './asIf';
 import { isLocal, nextLocal } from './local';
+import { makeSite, SITES } from './newSite';
 import { isRevision, send, type NewRevision } from './outbox';
-import { openStore, type Base, type Known, type Store, type Taken, type Waiting } from './store';
+import { openStore, PHOTOS, type Base, type Known, type Store, type Taken, type Waiting } from './store';
 import { canInstall, installShell } from './shell';
 import { pathsOf, pathsOfAll } from './takes';
+import { freshen } from './taking';
+import { json, NotTaken, problem, type AskCore } from './views';
 
-/** Photos, as pictures need them: under their addresses. */
-const PHOTOS = 'sparen-photos';
 /** So long an answer is waited for where one is at hand already (ms). */
 const PATIENCE = 15_000;
 /** So often it is tried whether the server is back (ms). */
@@ -22,9 +24,6 @@ const pathOf = (url: string) => {
   const { pathname, search } = new URL(url, location.origin);
   return pathname + search;
 };
-const siteOf = (path: string) => /^\/api\/sites\/([^/?]+)/.exec(path)?.[1];
-const json = (body: unknown, status = 200) =>
-  new Response(JSON.stringify(body), { status, headers: { 'Content-Type': 'application/json' } });
 
 /** The sites that somebody took along, what they change while the server cannot be reached, and the way back. */
 export class Along {
@@ -45,7 +44,14 @@ export class Along {
   private sending?: Promise<void>;
   private timer?: ReturnType<typeof setInterval>;
 
-  constructor(readonly store: Store) {}
+  readonly answers: Answers;
+
+  constructor(
+    readonly store: Store,
+    readonly askCore: AskCore,
+  ) {
+    this.answers = new Answers(store, () => this.account, askCore);
+  }
 
   /** Goes on as it was left: with the account that was here last. */
   async begin() {
@@ -60,15 +66,15 @@ export class Along {
     }, AGAIN);
   }
 
-  private get account() {
+  get account() {
     return this.known?.account ?? '';
   }
 
-  private get made(): Made {
+  get made(): Made {
     return { by: this.known?.person.fullName ?? '', at: instant() };
   }
 
-  private async look() {
+  async look() {
     const mine = (one: { account: string }) => one.account === this.account;
     this.taken = (await this.store.getAll('sites')).filter(mine);
     this.waiting = (await this.store.getAll('outbox')).filter(mine);
@@ -104,25 +110,26 @@ export class Along {
     const local = Number(/\/revisions\/(\d+)$/.exec(path)?.[1]);
     if (request.method === 'GET' && site && isLocal(local)) return this.local(site, local);
     if (request.method !== 'GET') {
+      if (path === SITES) return makeSite(this, request);
       return site && this.isTaken(site) ? this.change(request, path, site) : this.ask(request);
     }
     if (site && this.waits(site) && !this.offline) await this.send();
     const response = await this.network(request, this.isTaken(site));
     if (response) {
       if (response.ok && (this.isTaken(site) || pathsOfAll.includes(path)))
-        void this.refresh(site ?? '', path, response.clone());
+        void this.refresh(path, response.clone());
       return response;
     }
     const answer = await this.answer(path);
     if (answer) return answer;
+    if (site && this.isTaken(site) && pathsOf(site).includes(path)) return problem(404, 'There is none.');
     throw new TypeError('not at hand without a network');
   }
 
   /** A revision that was saved without a network, by its number here. */
   private async local(site: string, number: number): Promise<Response> {
     const base = await this.base(site, number);
-    if (!base)
-      return json({ type: 'about:blank', status: 404, detail: 'That revision is not in this browser.' }, 404);
+    if (!base) return problem(404, 'That revision is not in this browser.');
     const { by, at } = this.made;
     const revision = { number, author: by, note: '', savedAt: at, changes: [] };
     return json({ revision, plan: base.plan } satisfies LoadedRevision);
@@ -144,12 +151,12 @@ export class Along {
     throw new TypeError('the server does not answer');
   }
 
-  private waits(site: string) {
+  waits(site: string) {
     return this.waiting.some((one) => one.site === site && !one.refused);
   }
 
   /** The server's answer; undefined where it gives none. */
-  private async network(request: Request, isHurried: boolean): Promise<Response | undefined> {
+  async network(request: Request, isHurried: boolean): Promise<Response | undefined> {
     if (!navigator.onLine) {
       this.offline = true;
       return undefined;
@@ -173,38 +180,20 @@ export class Along {
   }
 
   /** Keeps a newer answer of what was taken along; of all else that a page asks nothing stays. */
-  private async refresh(site: string, path: string, response: Response) {
-    if ((await this.store.getKey('answers', [this.account, path])) === undefined) return;
-    await this.keep(site, path, await response.text(), response.headers.get('Content-Type') ?? '');
+  private async refresh(path: string, response: Response) {
+    if (await this.answers.isKept(path)) await this.keep(path, response);
   }
 
-  private async keep(site: string, path: string, body: string, type: string) {
-    await this.store.put('answers', { account: this.account, path, site, type, body, at: instant() });
+  async keep(path: string, response: Response): Promise<string> {
+    const body = await response.text();
+    await this.answers.keep(path, body, response.headers.get('Content-Type') ?? '', instant());
+    return body;
   }
 
   /** What was kept for a question, with all that waits as if it were done. */
-  private async answer(path: string): Promise<Response | undefined> {
-    if (/^\/api\/sites(\?|$)/.test(path)) return json(this.list(path));
-    const kept = await this.store.get('answers', [this.account, path]);
-    if (!kept) return undefined;
-    let body = kept.body;
-    for (const one of this.waiting) {
-      const made = { by: this.made.by, at: one.at };
-      for (const { path: shown, apply } of asIf(one.method, one.path, one.body)?.shows ?? []) {
-        if (shown === path && !one.refused) body = JSON.stringify(apply(JSON.parse(body) as never, made));
-      }
-    }
-    return new Response(body, { headers: { 'Content-Type': kept.type } });
-  }
-
-  /** The list of sites, of those that were taken along. */
-  private list(path: string) {
-    const search = decodeURIComponent(/[?&]search=([^&]*)/.exec(path)?.[1] ?? '').toLowerCase();
-    const sites = this.taken
-      .map((one) => one.row)
-      .filter((one) => one.name.toLowerCase().includes(search))
-      .sort((one, other) => other.rank - one.rank || one.name.localeCompare(other.name));
-    return { sites, total: sites.length, putAway: 0 };
+  private async answer(path: string, more: Waiting[] = []): Promise<Response | undefined> {
+    if (/^\/api\/sites(\?|$)/.test(path)) return json(listed(this.taken, path));
+    return this.answers.answer(path, [...this.waiting, ...more], this.made.by);
   }
 
   /** A change: sent, or kept until it can be. */
@@ -220,20 +209,23 @@ export class Along {
 
   private async wait(method: string, path: string, site: string, body: string, change: AsIf) {
     const made = this.made;
-    const view = change.shows[0];
-    if (change.answers === 'view' && !(view && (await this.answer(view.path)))) {
-      throw new TypeError('what it would change is not at hand without a network');
+    const [view] = change.shows;
+    const entry = this.entry(site, method, path, body, change.says, made.at);
+    const begun = change.begins?.(made, (await this.newest(site)) ?? 0);
+    if (begun) await this.answers.keep(begun.path, JSON.stringify(begun.view), 'application/json', made.at);
+    let answer: Response | undefined;
+    try {
+      const before = change.refuses && view ? await this.answer(view.path) : undefined;
+      const why = before && change.refuses?.((await before.json()) as never);
+      if (why) throw new NotTaken({ type: 'about:blank', status: 409, detail: why });
+      if (change.answers === 'view') answer = view && (await this.answer(view.path, [entry]));
+    } catch (failure) {
+      if (begun) await this.store.delete('answers', [this.account, begun.path]);
+      if (failure instanceof NotTaken) return json(failure.problem, failure.problem.status);
+      throw failure;
     }
-    const entry: Waiting = {
-      id: crypto.randomUUID(),
-      account: this.account,
-      site,
-      method,
-      path,
-      body,
-      at: made.at,
-      says: change.says,
-    };
+    if (change.answers === 'view' && !answer)
+      throw new TypeError('what it would change is not at hand without a network');
     const write = this.store.transaction(['outbox', 'bases'], 'readwrite');
     const outbox = write.objectStore('outbox');
     for (const old of await outbox.getAll()) {
@@ -252,80 +244,28 @@ export class Along {
     await this.look();
     if (change.answers === 'nothing') return new Response(null, { status: 204 });
     if (change.answers !== 'view') return json(change.answers(made));
-    return (view && (await this.answer(view.path))) ?? json({});
+    return answer ?? json({});
+  }
+
+  entry(site: string, method: string, path: string, body: string, says: string, at: string): Waiting {
+    return { id: crypto.randomUUID(), account: this.account, site, method, path, body, at, says };
+  }
+
+  /** The number of the newest revision here. */
+  private async newest(site: string): Promise<number | undefined> {
+    const answer = await this.answer(`${SITES}/${site}/revisions/latest`);
+    return answer && ((await answer.json()) as LoadedRevision).revision.number;
+  }
+
+  /** Whether a site was begun here and the server does not know of it yet. */
+  isOnlyHere(site: string) {
+    return this.waiting.some((one) => one.site === site && one.path === SITES);
   }
 
   private async picture(address: string, base64: string) {
     const bytes = Uint8Array.from(atob(base64), (sign) => sign.charCodeAt(0));
     const cache = await caches.open(PHOTOS);
     await cache.put(address, new Response(bytes, { headers: { 'Content-Type': 'image/jpeg' } }));
-  }
-
-  /** Takes a site along, or anew; says how far it is. One that does not come whole leaves nothing behind. */
-  async take(row: SiteInList, says: (done: number, all: number) => void) {
-    const had = this.isTaken(row.id);
-    try {
-      await this.takeAll(row, says);
-    } catch (failure) {
-      if (!had) await this.leaveBehind(row.id);
-      throw failure;
-    }
-  }
-
-  private async takeAll(row: SiteInList, says: (done: number, all: number) => void) {
-    await this.prove();
-    const site = row.id;
-    const paths = [...pathsOfAll, ...pathsOf(site)];
-    let bytes = 0;
-    for (let i = 0; i < paths.length; i++) {
-      const path = paths[i] ?? '';
-      says(i, paths.length);
-      const response = await fetch(path);
-      // What a site has none of, or somebody may not see, is not missing: there is nothing of it to be taken.
-      if ([403, 404].includes(response.status)) continue;
-      if (!response.ok) throw new Error(`${path}: the server answered ${response.status}`);
-      const body = await response.text();
-      bytes += body.length;
-      await this.keep(
-        pathsOfAll.includes(path) ? '' : site,
-        path,
-        body,
-        response.headers.get('Content-Type') ?? '',
-      );
-      paths.push(...pathsOf(site, path, body).filter((one) => !paths.includes(one)));
-    }
-    bytes += await this.takePhotos(site);
-    const taken = {
-      account: this.account,
-      site,
-      row: $state.snapshot(row) as SiteInList,
-      at: instant(),
-      bytes,
-    };
-    await this.store.put('sites', taken);
-    await this.look();
-  }
-
-  /** Photos of the log and of visits, as they are named in what was taken. */
-  private async takePhotos(site: string): Promise<number> {
-    const base = `/api/sites/${site}`;
-    const named = async (path: string, pattern: RegExp, of: string) => {
-      const kept = await this.store.get('answers', [this.account, `${base}/${path}`]);
-      return [...(kept?.body.matchAll(pattern) ?? [])].map((found) => `${base}/${of}/${found[1]}`);
-    };
-    const addresses = [
-      ...(await named('commissioning', /"id":"([0-9a-f-]{36})","takenAt"/g, 'commissioning/photos')),
-      ...(await named('log', /"([0-9a-f-]{36})"(?=[",0-9a-f-]*\])/g, 'log-photos')),
-    ];
-    const cache = await caches.open(PHOTOS);
-    let bytes = 0;
-    for (const address of addresses) {
-      const response = (await cache.match(address)) ?? (await fetch(address));
-      if (!response.ok) continue;
-      bytes += (await response.clone().arrayBuffer()).byteLength;
-      await cache.put(address, response);
-    }
-    return bytes;
   }
 
   /** Leaves a site behind: nothing of it stays here but what waits to be sent. */
@@ -364,7 +304,11 @@ export class Along {
         await send(this);
         await this.look();
       })
-      .finally(() => (this.sending = undefined));
+      .finally(() => {
+        this.sending = undefined;
+        // Nobody waits for it.
+        void freshen(this);
+      });
     return this.sending;
   }
 
@@ -376,9 +320,13 @@ export class Along {
     await this.send();
   }
 
-  /** Something waits no more. */
+  /** Something waits no more; what is kept of its site is older than that from now on. */
   async done(one: Waiting) {
-    await this.store.delete('outbox', one.number ?? 0);
+    const write = this.store.transaction(['outbox', 'sites'], 'readwrite');
+    await write.objectStore('outbox').delete(one.number ?? 0);
+    const taken = await write.objectStore('sites').get([this.account, one.site]);
+    if (taken) await write.objectStore('sites').put({ ...taken, isOld: true });
+    await write.done;
     await this.look();
     this.sent++;
   }
@@ -389,10 +337,12 @@ export class Along {
     await this.look();
   }
 
-  /** Gives up something that waits. */
+  /** Gives up something that waits; with a site that is only here all that was made of it. */
   async discard(one: Waiting) {
-    await this.store.delete('outbox', one.number ?? 0);
+    const given = one.path === SITES ? this.waiting.filter((other) => other.site === one.site) : [one];
+    for (const { number } of given) await this.store.delete('outbox', number ?? 0);
     await this.look();
+    if (one.path === SITES) await this.leaveBehind(one.site);
     this.sent++;
   }
 
@@ -435,16 +385,6 @@ export class Along {
     return true;
   }
 
-  /** Gets this browser what it is known by. */
-  private async prove() {
-    if (!this.known || this.known.secret) return;
-    const answer = await this.post('/api/along', {});
-    if (!answer?.ok) throw new Error(`the server answered ${answer?.status ?? 'nothing'}`);
-    const { secret } = (await answer.json()) as { secret: string };
-    this.known = { ...this.known, secret };
-    await this.store.put('people', $state.snapshot(this.known) as Known);
-  }
-
   /** A request of its own, past all that waits. */
   post(path: string, body: unknown, method = 'POST'): Promise<Response | undefined> {
     const headers = { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') };
@@ -456,8 +396,14 @@ export class Along {
   }
 }
 
-export async function openAlong(): Promise<Along> {
-  const along = new Along(await openStore());
+/** The core is fetched when it is asked first. */
+const coreHere: AskCore = async (name, question) => {
+  const { askOnlyHere } = await import('../engine/engine');
+  return askOnlyHere(name, question);
+};
+
+export async function openAlong(askCore: AskCore = coreHere): Promise<Along> {
+  const along = new Along(await openStore(), askCore);
   await along.begin();
   return along;
 }

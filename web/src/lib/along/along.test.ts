@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto';
 import { beforeEach, expect, it, vi } from 'vitest';
 import type { Plan, SignedIn, SiteInList } from '../api/api';
 import { openAlong, type Along } from './along.svelte';
+import { take } from './taking';
 
 /** A server of one plan: what a browser comes back to. */
 class Server {
@@ -117,7 +118,7 @@ beforeEach(async () => {
   indexedDB.deleteDatabase('sparen');
   along = await openAlong();
   await along.saw(person);
-  await along.take({ id: 'hallgrund', name: 'Hällgrund', rank: 0 } as SiteInList, () => undefined);
+  await take(along, { id: 'hallgrund', name: 'Hällgrund', rank: 0 } as SiteInList, () => undefined);
   return () => along.store.close();
 });
 

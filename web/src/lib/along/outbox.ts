@@ -2,6 +2,7 @@ import type { LoadedRevision, Plan } from '../api/api';
 import { merge } from '../plan/planPath';
 import type { Along } from './along.svelte';
 import { isLocal, nextLocal } from './local';
+import { SITES } from './newSite';
 import type { Waiting } from './store';
 
 export interface NewRevision {
@@ -30,6 +31,8 @@ async function why(response: Response): Promise<string> {
 /** Sends what waits in the order in which it was made, until the server is away again. */
 export async function send(along: Along) {
   for (const one of along.waiting.filter((waiting) => !waiting.refused)) {
+    // Of a site that the server did not take nothing can be sent.
+    if (one.path !== SITES && along.isOnlyHere(one.site)) continue;
     const mayGoOn = isRevision(one) ? await sendRevision(along, one) : await sendOne(along, one);
     if (!mayGoOn) return;
   }

@@ -20,6 +20,8 @@ export interface Taken {
   row: SiteInList;
   at: string;
   bytes: number;
+  /** Something was sent since: what is kept is older than that. */
+  isOld?: boolean;
 }
 
 /** A change that waits to be sent. */
@@ -65,6 +67,9 @@ interface Schema extends DBSchema {
   bases: { key: [string, string, number]; value: Base };
   people: { key: string; value: Known };
 }
+
+/** Photos, as pictures need them: under their addresses, in a cache. */
+export const PHOTOS = 'sparen-photos';
 
 const NAME = 'sparen';
 /** Goes up with what is stored how; {@link migrate} brings what is there along. */

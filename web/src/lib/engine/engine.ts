@@ -51,19 +51,26 @@ export async function ask<Q extends Question>(
   return (isAway && (await local.begin()) && (await askHere(question, body, signal))) || told;
 }
 
+const askHere = <Q extends Question>(question: Q, body: Body<Q>, signal?: AbortSignal) =>
+  named<Answer<Q>>(QUESTIONS[question], body, signal);
+
 /** What the core in this browser says; undefined where it cannot. */
-async function askHere<Q extends Question>(
-  question: Q,
-  body: Body<Q>,
+async function named<A>(
+  name: string,
+  question: unknown,
   signal?: AbortSignal,
-): Promise<Outcome<Answer<Q>> | undefined> {
-  const told = await local.ask({ name: QUESTIONS[question], question: JSON.stringify(body) }, signal);
-  if (told.answer !== undefined) return { data: told.answer as Answer<Q> };
+): Promise<Outcome<A> | undefined> {
+  const told = await local.ask({ name, question: JSON.stringify(question) }, signal);
+  if (told.answer !== undefined) return { data: told.answer as A };
   if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
   // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.
-  if (told.failed !== undefined && !signal?.aborted)
-    console.warn(`${QUESTIONS[question]} failed here: ${told.failed}`);
+  if (told.failed !== undefined && !signal?.aborted) console.warn(`${name} failed here: ${told.failed}`);
   return undefined;
+}
+
+/** Asks the core in this browser what a server answers of itself, by its name there; undefined where the core is not here. */
+export async function askOnlyHere<A>(name: string, question: unknown): Promise<Outcome<A> | undefined> {
+  return (await local.begin()) ? named<A>(name, question) : undefined;
 }
 
 /** Brings the core into this browser, for where there is no network. */

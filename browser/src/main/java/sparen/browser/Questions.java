@@ -6,6 +6,8 @@ import java.util.function.BiFunction;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import sparen.bench.LevelWalk;
+import sparen.handover.CabinetCard;
+import sparen.logbook.KindOffered;
 import sparen.program.Plan;
 import sparen.question.BenchRequest;
 import sparen.question.NewDismissal;
@@ -16,6 +18,11 @@ import sparen.question.Reading;
 import sparen.question.SeasonAnswer;
 import sparen.question.SeasonRequest;
 import sparen.question.SiteFiles;
+import sparen.question.HandoverRequest;
+import sparen.question.LogRequest;
+import sparen.question.StartRequest;
+import sparen.question.TestRequest;
+import sparen.question.VisitRequest;
 import sparen.question.WalkRequest;
 import sparen.question.Walked;
 
@@ -38,10 +45,30 @@ enum Questions {
     /** Rules for an output. */
     OFFERS(OfferRequest.class, OfferRequest::plan, (wanted, files) -> there(wanted.offers(), wanted.output())),
     /** A run of some days. */
-    SEASON(SeasonRequest.class, request -> request.run().plan(), Questions::season);
+    SEASON(SeasonRequest.class, request -> request.run().plan(), Questions::season),
+    /** What the log offers to write. */
+    KINDS(Plan.class, (plan, files) -> KindOffered.of(plan)),
+    /** The card that hangs on the cabinet. */
+    CARD(Plan.class, (plan, files) -> CabinetCard.of(plan)),
+    /** A visit of which more was said. */
+    VISIT(VisitRequest.class, (request, files) -> request.visited()),
+    /** A test on the bench of which more was measured. */
+    TEST(TestRequest.class, (request, files) -> request.judged()),
+    /** A log into which more was written. */
+    LOG(LogRequest.class, (request, files) -> request.says()),
+    /** Devices of which more was read off. */
+    HANDOVER(HandoverRequest.class, (request, files) -> request.says()),
+    /** A site that begins. */
+    START(StartRequest.class, (request, files) -> request.started());
 
     private final BiFunction<Object, SiteFiles, Object> answers;
 
+    /** A question that is answered without what was measured for the site. */
+    <Q> Questions(Class<Q> asked, BiFunction<Q, SiteFiles, Object> answer) {
+        answers = (tree, files) -> Trees.write(answer.apply(Trees.read(asked, tree), files));
+    }
+
+    /** A question about a plan that may name what was measured for the site. */
     <Q> Questions(Class<Q> asked, Function<Q, Plan> of, BiFunction<Q, SiteFiles, Object> answer) {
         answers = (tree, files) -> {
             Q question = Trees.read(asked, tree);

@@ -1,6 +1,7 @@
 package sparen.browser;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
 import java.io.BufferedReader;
@@ -10,12 +11,15 @@ import java.io.Writer;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Files;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.TreeSet;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.testng.annotations.AfterClass;
 import org.testng.annotations.BeforeClass;
 import org.testng.annotations.Test;
@@ -23,11 +27,30 @@ import sparen.bench.BenchScript;
 import sparen.bench.LevelWalk;
 import sparen.check.Checks;
 import sparen.check.Finding;
+import sparen.device.FittedDevice;
 import sparen.document.Documents;
 import sparen.examined.Cure;
 import sparen.gauge.Scaled;
+import sparen.handover.BenchTestView;
+import sparen.handover.BenchTestView.StepResult;
+import sparen.handover.BenchTestView.TriedStep;
+import sparen.handover.CabinetCard;
+import sparen.handover.Commissioning;
+import sparen.handover.DeviceComparison;
+import sparen.handover.Provocation.Today;
+import sparen.handover.ReadEntry;
+import sparen.handover.StepAtVisit;
+import sparen.handover.StepAtVisit.StepMark;
+import sparen.handover.WorkStep;
+import sparen.logbook.EntryKind;
+import sparen.logbook.KindOffered;
+import sparen.logbook.LogEntry;
+import sparen.logbook.Upkeep;
 import sparen.program.Plan;
 import sparen.question.BenchRequest;
+import sparen.question.HandoverRequest;
+import sparen.question.HandoverRequest.ReadOff;
+import sparen.question.LogRequest;
 import sparen.question.NewDismissal;
 import sparen.question.NewLevels;
 import sparen.question.OfferRequest;
@@ -37,11 +60,17 @@ import sparen.question.RunInputs;
 import sparen.question.SeasonAnswer;
 import sparen.question.SeasonRequest;
 import sparen.question.SiteFiles;
+import sparen.question.StartRequest;
+import sparen.question.TestRequest;
+import sparen.question.VisitRequest;
 import sparen.question.WalkRequest;
 import sparen.question.Walked;
 import sparen.question.WeatherChoice;
 import sparen.result.Window;
+import sparen.revision.StartingPoint;
 import sparen.simulation.RandomPlans;
+import sparen.site.Chemistry;
+import sparen.site.Location;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
@@ -213,6 +242,115 @@ public class SameAnswersTest {
         assertTrue(cured > 5, cured + " cures");
         ProposedChange nothing = new ProposedChange(demo().get(0), "site", "nobody said so");
         assertTrue(ask("CHANGE", tree(nothing), NONE).has("missing"), "the server is asked then");
+    }
+
+    /** What is typed on site where no server answers: a visit, a test on the bench, the log, what devices hold, the card. */
+    @Test
+    public void whatIsDoneOnSiteIsAnsweredTheSame() throws Exception {
+        Instant at = Instant.parse("2026-10-05T10:00:00.250Z");
+        int failures = 0;
+        for (Plan plan : demo()) {
+            String which = plan.site().name();
+            assertSame("KINDS", plan, NONE, KindOffered.of(plan), which);
+            assertSame("CARD", plan, NONE, CabinetCard.of(plan), which);
+            Map<String, StepMark> marks = Commissioning.of(plan).stream()
+                    .collect(Collectors.toMap(
+                            WorkStep::id, step -> new StepMark(true, "1", "ok", "Liv", at, Optional.empty())));
+            VisitRequest visit = new VisitRequest(plan, StepAtVisit.of(plan, marks, Map.of()));
+            failures += (int) visit.visited().stream()
+                    .filter(step -> step.mark().orElseThrow().failure().isPresent())
+                    .count();
+            assertSame("VISIT", visit, NONE, visit.visited(), which);
+            Optional<Today> today = Optional.of(new Today(Optional.of(25.3), Optional.of(60.0), Optional.of(300.0)));
+            TestRequest begun = new TestRequest(plan, test(at, List.of()), today);
+            assertSame("TEST", begun, NONE, begun.judged(), which);
+            TestRequest measured = new TestRequest(
+                    plan,
+                    test(
+                            at,
+                            begun.judged().steps().stream()
+                                    .map(one -> TriedStep.of(one.step(), Optional.of(result(at)), 1))
+                                    .toList()),
+                    today);
+            failures += (int) measured.judged().blocking().size();
+            assertSame("TEST", measured, NONE, measured.judged(), which);
+            LogRequest log = new LogRequest(
+                    plan,
+                    List.of(
+                            new LogEntry(
+                                    UUID.fromString("00000000-0000-0000-0000-000000000001"),
+                                    EntryKind.CELL_VOLTAGES,
+                                    at,
+                                    Optional.empty(),
+                                    Map.of(),
+                                    List.of(2.1, 2.15, 2.02),
+                                    ""),
+                            new LogEntry(
+                                    UUID.fromString("00000000-0000-0000-0000-000000000002"),
+                                    EntryKind.NOTE,
+                                    at,
+                                    Optional.empty(),
+                                    Map.of(),
+                                    List.of(),
+                                    "fog")),
+                    Upkeep.of(plan, Map.of(EntryKind.CELL_VOLTAGES, 30), Map.of(), LocalDate.of(2026, 5, 1)));
+            assertSame("LOG", log, NONE, log.says(), which);
+            HandoverRequest held = new HandoverRequest(
+                    plan,
+                    plan.program().devices().stream()
+                            .collect(Collectors.toMap(
+                                    FittedDevice::id,
+                                    device -> List.of(new ReadOff(at, "Liv", Map.of(), asPlanned(plan, device))))));
+            assertSame("HANDOVER", held, NONE, held.says(), which);
+        }
+        assertTrue(failures > 20, failures + " failures");
+    }
+
+    private static BenchTestView test(Instant at, List<TriedStep> steps) {
+        UUID id = UUID.fromString("00000000-0000-0000-0000-000000000003");
+        return new BenchTestView(
+                id,
+                3,
+                "Liv",
+                at,
+                false,
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                steps,
+                List.of(),
+                List.of("something at a device"),
+                List.of());
+    }
+
+    private static StepResult result(Instant at) {
+        return new StepResult(
+                Optional.of(24.5), Optional.of(3.0), Optional.empty(), "meter on the hook", "", "Liv", at);
+    }
+
+    /** What would be read off a device that holds all that is planned, as far as it can. */
+    private static Map<String, String> asPlanned(Plan plan, FittedDevice device) {
+        Map<String, String> said = DeviceComparison.of(plan, device, List.of()).stream()
+                .filter(entry -> !entry.planned().isEmpty())
+                .collect(Collectors.toMap(ReadEntry::place, ReadEntry::planned));
+        assertFalse(said.isEmpty(), device.id());
+        return said;
+    }
+
+    /** A site that begins, of every chemistry and with all there can be. */
+    @Test
+    public void aSiteBeginsTheSame() throws Exception {
+        Location place = demo().get(0).site().location();
+        for (Chemistry chemistry : Chemistry.values()) {
+            if (chemistry != Chemistry.USER_TABLE) {
+                for (boolean all : new boolean[] {false, true}) {
+                    StartRequest start = new StartRequest(
+                            new StartingPoint("Hut", place, 24, chemistry, 200, 900, all, all, all, all),
+                            LocalDate.of(2026, 10, 5));
+                    assertSame("START", start, NONE, start.started(), chemistry + " " + all);
+                }
+            }
+        }
     }
 
     /** What cannot be taken is refused as the server refuses it: at the same place, in the same words. */

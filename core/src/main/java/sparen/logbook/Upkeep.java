@@ -1,6 +1,7 @@
 package sparen.logbook;
 
 import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.List;
@@ -43,7 +44,35 @@ public record Upkeep(EntryKind kind, int everyDays, boolean isUsual, Optional<Lo
                         done.orElse(since).plusDays(every)));
             });
         }
-        all.sort(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::kind));
-        return List.copyOf(all);
+        return inOrder(all);
+    }
+
+    /**
+     * What is due once more was done.
+     *
+     * @param due before that
+     * @param entries all that count; also those from before
+     * @param zone of the site
+     */
+    public static List<Upkeep> after(List<Upkeep> due, List<LogEntry> entries, ZoneId zone) {
+        return inOrder(due.stream()
+                .map(one -> entries.stream()
+                        .filter(entry -> entry.kind() == one.kind)
+                        .map(entry -> LocalDate.ofInstant(entry.at(), zone))
+                        .max(Comparator.naturalOrder())
+                        .filter(done -> one.last.map(done::isAfter).orElse(true))
+                        .map(one::done)
+                        .orElse(one))
+                .toList());
+    }
+
+    private Upkeep done(LocalDate day) {
+        return new Upkeep(kind, everyDays, isUsual, Optional.of(day), day.plusDays(everyDays));
+    }
+
+    private static List<Upkeep> inOrder(List<Upkeep> all) {
+        return all.stream()
+                .sorted(Comparator.comparing(Upkeep::due).thenComparing(Upkeep::kind))
+                .toList();
     }
 }

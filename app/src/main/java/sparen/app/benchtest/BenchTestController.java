@@ -17,6 +17,7 @@ import org.springframework.web.bind.annotation.RestController;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
+import sparen.handover.BenchTestView;
 import sparen.handover.Provocation.Today;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;

@@ -3,12 +3,11 @@ package sparen.app.benchtest;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.temporal.ChronoUnit;
-import java.util.ArrayList;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.dao.DuplicateKeyException;
 import org.springframework.http.HttpStatus;
@@ -16,21 +15,17 @@ import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import sparen.app.audit.AuditLog;
 import sparen.app.audit.Deed;
-import sparen.app.benchtest.BenchTestView.PluggedIn;
-import sparen.app.benchtest.BenchTestView.StepResult;
-import sparen.app.benchtest.BenchTestView.TriedStep;
 import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanService;
 import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
-import sparen.handover.Provocation;
+import sparen.handover.BenchTestView;
+import sparen.handover.BenchTestView.PluggedIn;
+import sparen.handover.BenchTestView.StepResult;
+import sparen.handover.BenchTestView.TriedStep;
 import sparen.handover.Provocation.Today;
 import sparen.handover.TestStep;
-import sparen.handover.TestStep.Standing;
-import sparen.program.Output;
 import sparen.program.Plan;
-import sparen.program.TemporaryValue;
-import sparen.program.TestForce;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
 import tools.jackson.core.type.TypeReference;
@@ -95,41 +90,25 @@ class BenchTests implements SiteContent {
     private BenchTestView view(String siteId, BenchTestMapper.Row row, Plan newest, List<TestStep> now, Today today) {
         List<TestStep> steps = json.readValue(row.steps(), new TypeReference<>() {});
         List<BenchTestMapper.ResultRow> results = mapper.results(row.id());
-        List<TriedStep> tried = steps.stream()
-                .map(step -> tried(
-                        newest,
-                        step,
-                        results.stream()
-                                .filter(one -> one.step().equals(step.id()))
-                                .toList(),
-                        now,
-                        today))
-                .toList();
-        List<PluggedIn> plugged = mapper.plugged(row.id()).stream()
-                .map(one -> new PluggedIn(
-                        one.id(),
-                        one.what(),
-                        one.pluggedBy(),
-                        one.pluggedAt(),
-                        Optional.ofNullable(one.removedBy()),
-                        Optional.ofNullable(one.removedAt())))
-                .toList();
         return new BenchTestView(
-                row.id(),
-                row.revision(),
-                row.begunBy(),
-                row.begunAt(),
-                row.signed(),
-                Optional.ofNullable(row.endedBy()),
-                Optional.ofNullable(row.endedAt()),
-                Optional.ofNullable(row.checksum()),
-                tried,
-                plugged,
-                row.endedAt() == null ? blocking(siteId, newest, tried, plugged, now) : List.of());
+                        row.id(),
+                        row.revision(),
+                        row.begunBy(),
+                        row.begunAt(),
+                        row.signed(),
+                        Optional.ofNullable(row.endedBy()),
+                        Optional.ofNullable(row.endedAt()),
+                        Optional.ofNullable(row.checksum()),
+                        steps.stream().map(step -> tried(step, results)).toList(),
+                        mapper.plugged(row.id()).stream().map(BenchTests::plugged).toList(),
+                        row.endedAt() == null ? atDevices(siteId, newest) : List.of(),
+                        List.of())
+                .judged(newest, now, today);
     }
 
-    private static TriedStep tried(
-            Plan plan, TestStep step, List<BenchTestMapper.ResultRow> results, List<TestStep> now, Today today) {
+    private static TriedStep tried(TestStep step, List<BenchTestMapper.ResultRow> all) {
+        List<BenchTestMapper.ResultRow> results =
+                all.stream().filter(one -> one.step().equals(step.id())).toList();
         Optional<StepResult> last = results.stream()
                 .reduce((earlier, later) -> later)
                 .map(one -> new StepResult(
@@ -140,55 +119,28 @@ class BenchTests implements SiteContent {
                         one.note(),
                         one.measuredBy(),
                         one.measuredAt()));
-        return new TriedStep(
-                step,
-                last,
-                results.size(),
-                last.flatMap(
-                        one -> one.measured().flatMap(value -> step.failure(value, one.afterSeconds(), one.setTo()))),
-                step.standing(now),
-                step.setFor(today.volts(), today.percent()),
-                Provocation.of(plan, step, today));
+        return TriedStep.of(step, last, results.size());
     }
 
-    /** What keeps a test from being signed. */
-    private List<String> blocking(
-            String siteId, Plan newest, List<TriedStep> tried, List<PluggedIn> plugged, List<TestStep> now) {
-        List<String> blocking = new ArrayList<>();
-        count(blocking, tried.stream().filter(one -> one.last().isEmpty()).count(), "not measured");
-        tried.forEach(one -> one.failure()
-                .ifPresent(failure ->
-                        blocking.add(one.step().outputName() + ", " + one.step().term() + ": " + failure)));
-        count(
-                blocking,
-                tried.stream().filter(one -> one.standing() != Standing.VALID).count(),
-                "changed in the plan since");
-        count(
-                blocking,
-                now.stream()
-                        .filter(step ->
-                                tried.stream().noneMatch(one -> one.step().id().equals(step.id())))
-                        .count(),
-                "new in the plan since");
-        plugged.stream()
-                .filter(one -> one.removedAt().isEmpty())
-                .forEach(one -> blocking.add(one.what() + " is still plugged in"));
-        for (Output output : newest.program().outputs()) {
-            if (output.testForce() != TestForce.NONE) {
-                blocking.add(output.name() + " is still forced "
-                        + output.testForce().name().toLowerCase(Locale.ROOT));
-            }
-        }
-        for (TemporaryValue one : newest.program().temporary()) {
-            blocking.add(one.name() + " is still changed for a test: it is to be "
-                    + (Bounds.number(one.normalValue()) + " " + one.unit()).strip());
-        }
-        mapper.halfWritten(siteId)
-                .forEach(device ->
-                        blocking.add("something was sent to " + name(newest, device) + " and not to its end"));
-        readings.drifted(siteId, newest)
-                .forEach(device -> blocking.add(name(newest, device) + " holds something that is not planned"));
-        return blocking;
+    private static PluggedIn plugged(BenchTestMapper.PluggedRow row) {
+        return new PluggedIn(
+                row.id(),
+                row.what(),
+                row.pluggedBy(),
+                row.pluggedAt(),
+                Optional.ofNullable(row.removedBy()),
+                Optional.ofNullable(row.removedAt()));
+    }
+
+    /** What devices hold that keeps a test from being signed. */
+    private List<String> atDevices(String siteId, Plan newest) {
+        return Stream.concat(
+                        mapper.halfWritten(siteId).stream()
+                                .map(device ->
+                                        "something was sent to " + name(newest, device) + " and not to its end"),
+                        readings.drifted(siteId, newest).stream()
+                                .map(device -> name(newest, device) + " holds something that is not planned"))
+                .toList();
     }
 
     private static String name(Plan plan, String device) {
@@ -197,12 +149,6 @@ class BenchTests implements SiteContent {
                 .map(one -> one.name())
                 .findFirst()
                 .orElse(device);
-    }
-
-    private static void count(List<String> blocking, long levels, String what) {
-        if (levels > 0) {
-            blocking.add(levels + (levels == 1 ? " level is " : " levels are ") + what);
-        }
     }
 
     /**

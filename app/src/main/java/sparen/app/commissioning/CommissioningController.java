@@ -28,10 +28,12 @@ import sparen.app.site.SiteService;
 import sparen.app.web.Photo;
 import sparen.app.web.Refusal;
 import sparen.handover.Commissioning;
+import sparen.handover.StepAtVisit;
+import sparen.handover.StepAtVisit.StepMark;
+import sparen.handover.StepAtVisit.StepPhoto;
 import sparen.handover.WorkStep;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
-import sparen.quantity.InvalidQuantity;
 
 /** What is done at a site in which order, made from its newest plan, and what of it is done. */
 @RestController
@@ -71,20 +73,6 @@ class CommissioningController {
      * @param begunAt when; absent before the first
      */
     record CommissioningView(int round, Optional<String> begunBy, Optional<Instant> begunAt, List<StepAtVisit> steps) {}
-
-    /** A step, and that it was done, or is not after all; absent before anybody said so. */
-    record StepAtVisit(WorkStep step, Optional<StepMark> mark, List<StepPhoto> photos) {}
-
-    /**
-     * Who did a step, when, what they measured and noted.
-     *
-     * @param failure what is wrong with what was measured; absent where it is as expected
-     */
-    record StepMark(
-            boolean done, String measured, String note, String madeBy, Instant madeAt, Optional<String> failure) {}
-
-    /** That there is a photo of a step. */
-    record StepPhoto(UUID id, String takenBy, Instant takenAt) {}
 
     /**
      * A photo of a step.
@@ -162,26 +150,17 @@ class CommissioningController {
                         CommissioningMapper.PhotoRow::step,
                         Collectors.mapping(
                                 one -> new StepPhoto(one.id(), one.takenBy(), one.takenAt()), Collectors.toList())));
-        Map<String, CommissioningMapper.MarkRow> marks = round.stream()
+        Map<String, StepMark> marks = round.stream()
                 .flatMap(one -> mapper.marks(siteId, one.number()).stream())
-                .collect(Collectors.toMap(CommissioningMapper.MarkRow::step, one -> one));
+                .collect(Collectors.toMap(
+                        CommissioningMapper.MarkRow::step,
+                        one -> new StepMark(
+                                one.done(), one.measured(), one.note(), one.madeBy(), one.madeAt(), Optional.empty())));
         return new CommissioningView(
                 round.map(CommissioningMapper.RoundRow::number).orElse(0),
                 round.map(CommissioningMapper.RoundRow::begunBy),
                 round.map(CommissioningMapper.RoundRow::begunAt),
-                Commissioning.of(plan).stream()
-                        .map(step -> new StepAtVisit(
-                                step,
-                                Optional.ofNullable(marks.get(step.id()))
-                                        .map(mark -> new StepMark(
-                                                mark.done(),
-                                                mark.measured(),
-                                                mark.note(),
-                                                mark.madeBy(),
-                                                mark.madeAt(),
-                                                failure(step, mark.measured()))),
-                                photos.getOrDefault(step.id(), List.of())))
-                        .toList());
+                StepAtVisit.of(plan, marks, photos));
     }
 
     /** Begins a visit; nothing of it is done yet. Who asks with a number that is there already gets that visit. */
@@ -199,15 +178,6 @@ class CommissioningController {
             }
         });
         return steps(siteId);
-    }
-
-    /** What is wrong with what was measured; a plan that has changed may want a number where a word was written down. */
-    private static Optional<String> failure(WorkStep step, String measured) {
-        try {
-            return step.failure(measured);
-        } catch (InvalidQuantity noNumber) {
-            return Optional.of("no number");
-        }
     }
 
     /** The step of the newest plan that is meant. */

@@ -5,7 +5,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Optional;
 import java.util.UUID;
 import org.apache.commons.codec.digest.DigestUtils;
 import org.springframework.http.HttpStatus;
@@ -24,8 +23,8 @@ import sparen.app.web.Refusal;
 import sparen.device.FittedDevice;
 import sparen.handover.CabinetCard;
 import sparen.handover.DeviceComparison;
+import sparen.handover.DeviceHeld;
 import sparen.handover.DeviceReading;
-import sparen.handover.ReadEntry;
 import sparen.handover.SettingsSheet;
 import sparen.program.Plan;
 import sparen.quantity.Bounds;
@@ -43,27 +42,6 @@ class HandoverController {
         this.plans = plans;
         this.sites = sites;
     }
-
-    /**
-     * A device and what stands in it.
-     *
-     * @param profile what kind of device it is
-     * @param saving how its settings are saved
-     * @param showing how one sees that they are
-     * @param checksum of what is to be entered, as on its sheet (SHA-256, hexadecimal)
-     * @param first when it was first read: as it was found; absent before anybody looked
-     * @param entries of its menu, in their order
-     */
-    record DeviceHeld(
-            String id,
-            String name,
-            String profile,
-            String saving,
-            String showing,
-            String checksum,
-            Optional<DeviceReading> first,
-            int readings,
-            List<ReadEntry> entries) {}
 
     /**
      * The devices of a site.
@@ -99,16 +77,8 @@ class HandoverController {
     }
 
     private static DeviceHeld held(Plan plan, FittedDevice device, List<DeviceReading> readings) {
-        return new DeviceHeld(
-                device.id(),
-                device.name(),
-                device.profile().name(),
-                device.profile().saving(),
-                device.profile().showing(),
-                DigestUtils.sha256Hex(SettingsSheet.entered(plan, device)),
-                readings.stream().findFirst(),
-                readings.size(),
-                DeviceComparison.of(plan, device, readings));
+        return DeviceHeld.of(
+                plan, device, readings, DigestUtils.sha256Hex(SettingsSheet.entered(plan, device)));
     }
 
     /**

@@ -24,6 +24,7 @@ import sparen.app.site.SiteService;
 import sparen.app.web.Refusal;
 import sparen.logbook.EntryKind;
 import sparen.logbook.EntrySays;
+import sparen.logbook.KindOffered;
 import sparen.logbook.LogEntry;
 import sparen.logbook.Upkeep;
 import sparen.program.Origin;
@@ -73,29 +74,11 @@ class LogController {
      */
     record LogView(List<EntryKept> entries, boolean more, List<Upkeep> due) {}
 
-    /**
-     * A kind of entry.
-     *
-     * @param words what a person reads
-     * @param usualDays after which it is usual to be due again (d); absent where it is not
-     */
-    record KindOffered(
-            EntryKind kind,
-            String words,
-            EntryKind.About about,
-            String cellUnit,
-            List<EntryKind.EntryNumber> numbers,
-            Optional<Integer> usualDays) {}
-
     /** What can be written into the log of a site. */
     @GetMapping("/api/sites/{siteId}/log/kinds")
     @Allowed(Role.OBSERVER)
     List<KindOffered> kinds(@PathVariable String siteId) {
-        Plan plan = logbook.plan(siteId);
-        return List.of(EntryKind.values()).stream()
-                .map(kind -> new KindOffered(
-                        kind, kind.words(), kind.about(), kind.cellUnit(), kind.numbers(), kind.usualDays(plan)))
-                .toList();
+        return KindOffered.of(logbook.plan(siteId));
     }
 
     /**

@@ -4,6 +4,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.Authentication;
 import org.springframework.transaction.annotation.Transactional;
@@ -117,10 +118,28 @@ class SitesController {
         }
     }
 
-    /** A site to be made from the little that is known of it. */
-    record NewSite(StartingPoint start) {
+    /**
+     * A site to be made from the little that is known of it.
+     *
+     * @param begun where it was begun without a network; absent for one that begins here
+     */
+    record NewSite(StartingPoint start, Optional<BegunSite> begun) {
         NewSite {
             Bounds.present("start", start);
+            begun = Bounds.orEmpty(begun);
+        }
+    }
+
+    /**
+     * A site that was begun without a network.
+     *
+     * @param id by which it was worked on there, and is called here too
+     * @param request made by who began it: asked twice it is made once
+     */
+    record BegunSite(String id, UUID request) {
+        BegunSite {
+            Bounds.id("id", id);
+            Bounds.present("request", request);
         }
     }
 
@@ -196,7 +215,14 @@ class SitesController {
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList make(@RequestBody NewSite wanted, Authentication who) {
-        return add(wanted.start().name(), wanted.start().plan(), "Started from what is known", who);
+        String name = wanted.start().name();
+        Optional<UUID> request = wanted.begun().map(BegunSite::request);
+        Optional<String> id = wanted.begun().map(BegunSite::id);
+        if (id.isPresent() && plans.isMade(id.get(), request.orElseThrow())) {
+            return inList(id.get(), who);
+        }
+        String site = id.map(own -> sites.addAs(own, name)).orElseGet(() -> sites.addNamed(name));
+        return add(site, wanted.start().plan(), "Started from what is known", who, request);
     }
 
     /** Makes a site from a document. */
@@ -205,7 +231,8 @@ class SitesController {
     @ResponseStatus(HttpStatus.CREATED)
     @Transactional
     SiteInList take(@RequestBody PlanDocument document, Authentication who) {
-        return add(document.plan().site().name(), document.plan(), "Imported as a document", who);
+        String site = sites.addNamed(document.plan().site().name());
+        return add(site, document.plan(), "Imported as a document", who, Optional.empty());
     }
 
     /** Makes another site like one that is there, with its newest plan and its profiles. */
@@ -219,7 +246,8 @@ class SitesController {
                 .orElseThrow(() -> Refusal.notFound("A plan of this site"))
                 .plan();
         Plan named = plan.withSite(plan.site().withName(wanted.name()));
-        SiteInList made = add(wanted.name(), named, "Copied from " + siteId, who);
+        SiteInList made =
+                add(sites.addNamed(wanted.name()), named, "Copied from " + siteId, who, Optional.empty());
         profiles.copy(siteId, made.id());
         return made;
     }
@@ -251,10 +279,9 @@ class SitesController {
         return inList(siteId, who);
     }
 
-    private SiteInList add(String name, Plan plan, String note, Authentication who) {
-        String id = sites.addNamed(name);
+    private SiteInList add(String id, Plan plan, String note, Authentication who, Optional<UUID> request) {
         crews.addSite(id, who);
-        plans.save(id, Optional.empty(), note, plan, who.getName());
+        plans.save(id, Optional.empty(), note, plan, who.getName(), request);
         return inList(id, who);
     }
 

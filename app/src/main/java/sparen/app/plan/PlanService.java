@@ -72,6 +72,11 @@ public class PlanService implements SiteContent {
         return load(mapper.find(siteId, number).orElseThrow(() -> Refusal.notFound("Revision " + number)));
     }
 
+    /** Whether a revision was made from a certain request. */
+    public boolean isMade(String siteId, UUID request) {
+        return mapper.made(siteId, request).isPresent();
+    }
+
     List<Revision> history(String siteId) {
         return mapper.history(siteId).stream().map(PlanService::about).toList();
     }
@@ -92,7 +97,7 @@ public class PlanService implements SiteContent {
      *
      * @param request made once by whoever sends it: sent twice, it is saved once, and the answer is the same
      */
-    Loaded save(
+    public Loaded save(
             String siteId, Optional<Integer> parent, String note, Plan plan, String author, Optional<UUID> request) {
         Optional<RevisionMapper.Row> saved = request.flatMap(id -> mapper.made(siteId, id));
         if (saved.isPresent()) {

@@ -4,8 +4,10 @@ import java.text.Normalizer;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
 import java.util.Optional;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.HttpStatus;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import sparen.app.audit.AuditLog;
@@ -56,12 +58,33 @@ public class SiteService {
         String stem = plain.isEmpty() ? "site" : plain.substring(0, Math.min(LONGEST_STEM, plain.length()));
         for (int number = 1; number <= MOST_NAMESAKES; number++) {
             String id = number == 1 ? stem : stem + "-" + number;
-            if (mapper.insert(id, name) == 1) {
-                audit.note(Deed.SITE_MADE, id, name);
+            if (isAdded(id, name)) {
                 return id;
             }
         }
         throw new IllegalStateException("there are " + MOST_NAMESAKES + " sites called \"" + name + "\"");
+    }
+
+    /**
+     * Adds a site under an address that somebody else made for it.
+     *
+     * @return its id
+     * @throws Refusal when another is there
+     */
+    public String addAs(String id, String name) {
+        if (!isAdded(id, name)) {
+            throw new Refusal(
+                    HttpStatus.CONFLICT, "site-is-there", "Another site is called \"" + id + "\" already.", Map.of());
+        }
+        return id;
+    }
+
+    private boolean isAdded(String id, String name) {
+        boolean isAdded = mapper.insert(id, name) == 1;
+        if (isAdded) {
+            audit.note(Deed.SITE_MADE, id, name);
+        }
+        return isAdded;
     }
 
     /** One of them, also a deleted one. */
