@@ -31,7 +31,7 @@
               : ', waits'
             : ''}</span
         >
-        <progress class="h-3 w-full accent-battery" value={percent} max="100"></progress>
+        <progress class="h-3 w-full" value={percent} max="100"></progress>
         <span class="number w-12 shrink-0 text-right">{percent} %</span>
       </label>
       <Action onclick={() => work.cancel()}>Cancel</Action>

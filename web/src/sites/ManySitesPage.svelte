@@ -168,11 +168,7 @@
   <div class="flex min-h-11 flex-wrap items-center gap-4 px-4 pb-4 md:px-6" aria-live="polite">
     {#if under}
       <p>{under.says} {under.done} of {under.of} sites</p>
-      <progress
-        class="h-2 w-56 accent-ink"
-        aria-label="{under.says} the sites"
-        value={under.done}
-        max={under.of}
+      <progress class="h-3 w-56" aria-label="{under.says} the sites" value={under.done} max={under.of}
       ></progress>
       <Action disabled={under.stop} onclick={() => under && (under.stop = true)}>Stop</Action>
     {:else if savable.length > 1}

@@ -42,6 +42,8 @@ export class Along {
   /** Whose it is: nobody's until somebody signed in. */
   known = $state.raw<Known>();
   private sending?: Promise<void>;
+  /** What was sent is taken along anew; nobody has to wait for it. */
+  freshening = Promise.resolve();
   private timer?: ReturnType<typeof setInterval>;
 
   readonly answers: Answers;
@@ -257,6 +259,11 @@ export class Along {
     return answer && ((await answer.json()) as LoadedRevision).revision.number;
   }
 
+  /** What was measured for a site, as text, for the core here; undefined where none was taken along. */
+  async filesOf(site: string): Promise<string | undefined> {
+    return (await this.store.get('answers', [this.account, `${SITES}/${site}/files`]))?.body;
+  }
+
   /** Whether a site was begun here and the server does not know of it yet. */
   isOnlyHere(site: string) {
     return this.waiting.some((one) => one.site === site && one.path === SITES);
@@ -306,8 +313,7 @@ export class Along {
       })
       .finally(() => {
         this.sending = undefined;
-        // Nobody waits for it.
-        void freshen(this);
+        this.freshening = freshen(this);
       });
     return this.sending;
   }

@@ -1,14 +1,17 @@
 import 'fake-indexeddb/auto';
 import { beforeEach, expect, it, vi } from 'vitest';
 import type { Plan, SignedIn, SiteInList } from '../api/api';
+import type { Outcome } from '../api/client';
 import { openAlong, type Along } from './along.svelte';
 import { take } from './taking';
+import type { AskCore } from './views';
 
 /** A server of one plan: what a browser comes back to. */
 class Server {
   away = false;
   revisions: { number: number; plan: object; request?: string }[] = [{ number: 5, plan: planOf(11.5, 12.6) }];
   log: string[] = [];
+  sites: string[] = [];
   /** The answer to a change never comes, though it was made. */
   swallows = false;
   withdrawn = false;
@@ -40,6 +43,11 @@ class Server {
       if (this.takesLeft) this.left.push(body);
       return json({}, this.takesLeft ? 200 : 500);
     }
+    if (path === '/api/sites') {
+      const { id: site } = JSON.parse(body).begun;
+      if (!this.sites.includes(site)) this.sites.push(site);
+      return json({ id: site }, 201);
+    }
     if (path.endsWith('/revisions')) {
       const before = this.revisions.find((one) => id && one.request === id);
       if (before) return json(told(before));
@@ -60,6 +68,9 @@ const person = { name: 'liv', fullName: 'Liv', offlineDays: 14 } as SignedIn;
 const SITE = '/api/sites/hallgrund';
 let server: Server;
 let along: Along;
+/** What the core says to each question; it is not there for others. */
+let core: Record<string, Outcome<unknown>>;
+const askCore: AskCore = async <A>(name: string) => core[name] as Outcome<A> | undefined;
 
 const ask = (method: string, path: string, body?: unknown) =>
   along.reach(
@@ -116,10 +127,14 @@ beforeEach(async () => {
     return answer;
   });
   indexedDB.deleteDatabase('sparen');
-  along = await openAlong();
+  core = {};
+  along = await openAlong(askCore);
   await along.saw(person);
   await take(along, { id: 'hallgrund', name: 'Hällgrund', rank: 0 } as SiteInList, () => undefined);
-  return () => along.store.close();
+  return async () => {
+    await along.freshening;
+    along.store.close();
+  };
 });
 
 it('joins what was saved without a network with what others saved, one after the other', async () => {
@@ -179,6 +194,69 @@ it('keeps what the server refuses, with the reason, and sends the rest', async (
   await along.send();
   expect(server.log).toEqual(['taken']);
   expect(along.waiting.map((one) => one.refused)).toEqual(['no such kind']);
+});
+
+it('takes nothing that the core does not take, and shows what it says of the rest', async () => {
+  server.away = true;
+  const entry = { id: 'one', kind: 'NOTE', at: '2026-10-05T10:00:00Z', numbers: {}, cells: [], note: '' };
+  const detail = 'note: 0 characters';
+  core.LOG = { problem: { type: 'about:blank', status: 422, detail } };
+  const refused = await ask('POST', `${SITE}/log`, entry);
+  expect(refused.status).toBe(422);
+  expect(await refused.json()).toMatchObject({ detail });
+  expect(along.waiting).toEqual([]);
+  const says = { says: 'It reads as the meter.', isCaution: false };
+  core.LOG = { data: { says: [{ says, offsetVolts: 0 }], due: [{ kind: 'NOTE' }] } };
+  const taken = await ask('POST', `${SITE}/log`, entry);
+  expect(await taken.json()).toMatchObject({
+    due: [{ kind: 'NOTE' }],
+    entries: [{ offsetVolts: 0, says: { says: 'It reads as the meter. Waits to be sent.' } }],
+  });
+});
+
+it('begins a site that the server makes later, under the same address, and once', async () => {
+  server.away = true;
+  const plan = {
+    site: {
+      nominalVolts: 24,
+      battery: { name: 'Battery', capacityAmpereHours: 200 },
+      arrays: [{ peakWatts: 900 }],
+    },
+    program: { outputs: [{ id: 'radio', lvd: 11.5 }] },
+  };
+  core.START = { data: { plan, due: [] } };
+  core.READING = { data: { findings: [{ severity: 'CAUTION', open: true }] } };
+  const made = await ask('POST', '/api/sites', { start: { name: 'Holmen fyr Øst' } });
+  expect(made.status).toBe(201);
+  const row = (await made.json()) as SiteInList;
+  expect(row.id).toMatch(/^holmen-fyr-ost-[0-9a-f]{4}$/);
+  expect(row).toMatchObject({ rank: 2, plan: { arrayWatts: 900, outputs: 1, findings: { CAUTION: 1 } } });
+  const there = `/api/sites/${row.id}`;
+  expect(await (await ask('GET', `${there}/revisions/latest`)).json()).toMatchObject({ plan });
+  expect((await ask('GET', `${there}/recorded?buckets=1200`)).status, 'nothing is recorded there').toBe(404);
+  const note = { id: 'n', kind: 'NOTE', at: '2026-10-05T10:00:00Z', numbers: {}, cells: [], note: 'x' };
+  await ask('POST', `${there}/log`, note);
+  server.away = false;
+  server.swallows = true;
+  await along.send();
+  expect(along.waiting, 'made, and nobody said so').toHaveLength(2);
+  server.swallows = false;
+  server.away = false;
+  await along.send();
+  expect(along.waiting).toEqual([]);
+  expect(server.sites).toEqual([row.id]);
+  expect(server.log).toEqual(['n']);
+});
+
+it('takes anew what was sent: without a network again it is as the server has it', async () => {
+  server.away = true;
+  await save(5, planOf(11.7, 12.6));
+  server.away = false;
+  await along.send();
+  await along.freshening;
+  server.away = true;
+  expect((await latest()).revision.number, 'its own number now').toBe(6);
+  expect(along.taken[0]).not.toHaveProperty('isOld');
 });
 
 it('opens without a network only as long as the organisation lets it', async () => {
@@ -267,7 +345,7 @@ it('opens what an earlier page left: what waits stays, and is sent', async () =>
   });
   await new Promise((resolve) => (write.oncomplete = resolve));
   old.close();
-  along = await openAlong();
+  along = await openAlong(askCore);
   expect(along.waiting).toHaveLength(1);
   await along.send();
   expect(server.log).toEqual(['left']);

@@ -82,7 +82,7 @@ it('goes on with a visit: begun anew nothing of it is done, and what is done is 
   expect(seen.steps[0]?.photos).toEqual([{ id: 'p', takenBy: MADE.by, takenAt: MADE.at }]);
 });
 
-it('measures a level on the bench without judging it, in the test and in the list of tests', () => {
+it('measures a level on the bench for the core to judge it, in the test and in the list of tests', () => {
   const test = { id: 't', steps: [{ step: { id: 's' }, times: 1, failure: 'too low' }] };
   const result = { id: 'r', step: 's', measured: 12.1, note: '' };
   for (const [view, shown] of [
@@ -91,9 +91,35 @@ it('measures a level on the bench without judging it, in the test and in the lis
   ] as const) {
     const told = after('POST', 'bench-tests/t/results', result, view, shown).view as unknown;
     const [first, other] = Array.isArray(told) ? told : [told];
-    expect(first.steps[0]).toMatchObject({ times: 2, failure: undefined, last: { measured: 12.1 } });
+    expect(first.steps[0]).toMatchObject({
+      times: 2,
+      failure: 'waits to be judged',
+      last: { measured: 12.1 },
+    });
     if (other) expect(other.steps[0].times).toBe(1);
   }
+});
+
+it('signs a test on the bench that nothing keeps from it, and lets nobody change it after that', () => {
+  const sign = asIf('POST', `${SITE}/bench-tests/t/signature`, '');
+  expect(sign?.refuses?.({ blocking: ['1 level is not measured'] } as never)).toContain(
+    '1 level is not measured',
+  );
+  expect(sign?.refuses?.({ blocking: [] } as never)).toBeUndefined();
+  const plugged = { id: 'p', what: 'laptop', pluggedBy: 'Odd', pluggedAt: MADE.at };
+  const test = { id: 't', steps: [], plugged: [plugged], blocking: ['laptop is still plugged in'] };
+  const gone = after('POST', 'bench-tests/t/plugged/p/unplugging', {}, test).view as typeof test;
+  expect(gone.plugged).toEqual([{ ...plugged, removedBy: MADE.by, removedAt: MADE.at }]);
+  expect(after('POST', 'bench-tests/t/signature', {}, gone).view).toMatchObject({
+    signed: true,
+    endedBy: MADE.by,
+    endedAt: MADE.at,
+    blocking: [],
+  });
+  expect(after('POST', 'bench-tests/t/ending', {}, gone).view).toMatchObject({
+    signed: false,
+    endedAt: MADE.at,
+  });
 });
 
 it('keeps a day once, in its place', () => {
@@ -112,7 +138,7 @@ it('keeps a day once, in its place', () => {
 
 it('leaves to the server what only it can do', () => {
   for (const [method, path] of [
-    ['POST', 'bench-tests/t/signature'],
+    ['PUT', 'agreement'],
     ['POST', 'devices/d/transfers'],
     ['DELETE', 'logger-files/x'],
     ['POST', 'state'],

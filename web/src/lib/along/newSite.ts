@@ -86,6 +86,7 @@ async function begin(
       'logger-files': [],
       profiles: [],
       'weather-files': [],
+      files: { profiles: {}, weather: {} },
     },
   };
 }
@@ -120,7 +121,7 @@ export async function makeSite(along: Along, request: Request): Promise<Response
     return json(row, 201);
   } catch (failure) {
     if (failure instanceof NotTaken) return json(failure.problem, failure.problem.status);
-    if (failure instanceof NoCore) throw new TypeError('the core is not in this browser');
+    if (failure instanceof NoCore) throw new TypeError('the core is not in this browser', { cause: failure });
     throw failure;
   }
 }

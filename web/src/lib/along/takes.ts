@@ -27,6 +27,7 @@ export function pathsOf(site: string, path = '', body = ''): string[] {
       `recorded?buckets=${LOG_BUCKETS}`,
       'profiles',
       'weather-files',
+      'files',
     ]
       .map((one) => `${base}/${one}`)
       .concat(`/api/reading/${site}/history`);

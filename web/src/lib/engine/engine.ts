@@ -38,7 +38,7 @@ export async function ask<Q extends Question>(
   signal?: AbortSignal,
 ): Promise<Outcome<Answer<Q>>> {
   if (local.isReady()) {
-    const told = await askHere(question, body, signal);
+    const told = await askHere(question, site, body, signal);
     if (told) return told;
   } else if (asked++ > 0 && typeof Worker !== 'undefined') {
     local.load();
@@ -48,19 +48,23 @@ export async function ask<Q extends Question>(
   );
   // Without the server what this browser has answers, as soon as it is there.
   const isAway = told.problem?.status === 0 && gate.along?.isTaken(site);
-  return (isAway && (await local.begin()) && (await askHere(question, body, signal))) || told;
+  return (isAway && (await local.begin()) && (await askHere(question, site, body, signal))) || told;
 }
 
-const askHere = <Q extends Question>(question: Q, body: Body<Q>, signal?: AbortSignal) =>
-  named<Answer<Q>>(QUESTIONS[question], body, signal);
+const askHere = <Q extends Question>(question: Q, site: string, body: Body<Q>, signal?: AbortSignal) =>
+  named<Answer<Q>>(QUESTIONS[question], body, () => gate.along?.filesOf(site), signal);
 
 /** What the core in this browser says; undefined where it cannot. */
 async function named<A>(
   name: string,
   question: unknown,
+  filesAtHand?: () => Promise<string | undefined> | undefined,
   signal?: AbortSignal,
 ): Promise<Outcome<A> | undefined> {
-  const told = await local.ask({ name, question: JSON.stringify(question) }, signal);
+  const asked = { name, question: JSON.stringify(question) };
+  let told = await local.ask(asked, signal);
+  const files = told.missing === undefined ? undefined : await filesAtHand?.();
+  if (files !== undefined) told = await local.ask({ ...asked, files }, signal);
   if (told.answer !== undefined) return { data: told.answer as A };
   if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
   // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.

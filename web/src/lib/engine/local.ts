@@ -2,6 +2,8 @@
 export interface Asked {
   name: string;
   question: string;
+  /** What was measured for the site, as text, where the question needs it. */
+  files?: string;
 }
 
 /** What it says: an answer; why it cannot be taken; what would have to be at hand; or that it failed. */

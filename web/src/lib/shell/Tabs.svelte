@@ -15,9 +15,21 @@
     label: string;
   }
   let { tabs, part, address, label }: Props = $props();
+  let bar = $state<HTMLElement>();
+
+  // The one that is open is seen, also where the others do not fit beside it.
+  $effect(() => {
+    void part;
+    const open = bar?.querySelector<HTMLElement>('[aria-current]');
+    if (bar && open) bar.scrollLeft = open.offsetLeft - (bar.clientWidth - open.offsetWidth) / 2;
+  });
 </script>
 
-<nav class="no-print flex overflow-x-auto border-b border-rule px-2 md:px-4" aria-label={label}>
+<nav
+  bind:this={bar}
+  class="more-aside no-print relative flex overflow-x-auto border-b border-rule px-2 md:px-4"
+  aria-label={label}
+>
   {#each tabs as one (one.key)}
     <a
       href="#{address}/{one.key}"

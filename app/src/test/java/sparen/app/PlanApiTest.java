@@ -86,6 +86,36 @@ public class PlanApiTest extends OverHttp {
         assertEquals(liv.post("/api/sites/hallgrund/revisions", next).statusCode(), 409, "another one is another one");
     }
 
+    /** A site that was begun without a network: made once, under the address it was worked on by, and no other gives way to it. */
+    @Test
+    public void aSiteBegunElsewhereIsMadeOnce() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode wanted = JSON.createObjectNode();
+        wanted.set(
+                "start",
+                JSON.readTree(
+                        """
+                {"name": "Holmen", "location": {"latitudeDegrees": 60, "longitudeDegrees": 10, "elevationMetres": 0, "timeZone": "Europe/Oslo"},
+                 "nominalVolts": 24, "chemistry": "AGM", "capacityAmpereHours": 200, "arrayWatts": 500, "inverter": false, "generator": false,
+                 "feeder": false, "surplusLoad": false}
+                """));
+        wanted.set(
+                "begun",
+                JSON.createObjectNode()
+                        .put("id", "holmen-3f2a")
+                        .put("request", "5f0c2c52-0d8e-4c9a-9d0e-1f64b9d6a003"));
+        JsonNode made = json(liv.post("/api/sites", wanted));
+        assertEquals(made.get("id").asString(), "holmen-3f2a");
+        assertEquals(json(liv.post("/api/sites", wanted)), made);
+        assertEquals(json(liv.get("/api/sites/holmen-3f2a/revisions")).size(), 1);
+        ((ObjectNode) wanted.get("begun")).put("request", "5f0c2c52-0d8e-4c9a-9d0e-1f64b9d6a004");
+        HttpResponse<String> other = liv.post("/api/sites", wanted);
+        assertEquals(other.statusCode(), 409);
+        assertTrue(other.body().contains("Another site is called"), other.body());
+        ((ObjectNode) wanted.get("begun")).put("id", "Holmen!");
+        assertEquals(liv.post("/api/sites", wanted).statusCode(), 422);
+    }
+
     @Test
     public void revisionsSayWhatTheyChangedAndCanBeNamed() throws Exception {
         Browser liv = signedIn("liv");

@@ -36,8 +36,7 @@ public record StepAtVisit(WorkStep step, Optional<StepMark> mark, List<StepPhoto
     public record StepPhoto(UUID id, String takenBy, Instant takenAt) {}
 
     /** All steps of a plan, each with what was said of it. */
-    public static List<StepAtVisit> of(
-            Plan plan, Map<String, StepMark> marks, Map<String, List<StepPhoto>> photos) {
+    public static List<StepAtVisit> of(Plan plan, Map<String, StepMark> marks, Map<String, List<StepPhoto>> photos) {
         return Commissioning.of(plan).stream()
                 .map(step -> new StepAtVisit(
                         step,

@@ -58,7 +58,7 @@ public record Upkeep(EntryKind kind, int everyDays, boolean isUsual, Optional<Lo
         return inOrder(due.stream()
                 .map(one -> entries.stream()
                         .filter(entry -> entry.kind() == one.kind)
-                        .map(entry -> LocalDate.ofInstant(entry.at(), zone))
+                        .map(entry -> entry.at().atZone(zone).toLocalDate())
                         .max(Comparator.naturalOrder())
                         .filter(done -> one.last.map(done::isAfter).orElse(true))
                         .map(one::done)

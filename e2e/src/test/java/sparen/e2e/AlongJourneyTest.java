@@ -242,6 +242,134 @@ public class AlongJourneyTest extends BrowserTest {
         assertThat(page.getByLabel("Password")).isVisible();
     }
 
+    /**
+     * No network from the first click on: a site is begun, programmed, cured, tried at the bench, run, visited, tested and signed; the page
+     * is killed after each of them. Back, the server has all of it once, under the same address.
+     */
+    @Test
+    public void aSiteIsBegunProgrammedTestedAndSignedWithoutANetwork() throws Exception {
+        Page page = at("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Hällgrund fog-signal relay");
+        context.setOffline(true);
+        page = reopened(context, page, "/new");
+        page.getByLabel("Name").fill("Ytterholmen beacon");
+        page.getByLabel("Capacity, Ah").fill("-3");
+        button(page, "Make the site").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("-3 Ah");
+        page.getByLabel("Capacity, Ah").fill("220");
+        button(page, "Make the site").click();
+        assertThat(page.getByRole(AriaRole.HEADING, new Page.GetByRoleOptions().setLevel(1)))
+                .hasText("Ytterholmen beacon");
+        String site = page.url().replaceFirst(".*#/site/([^/]+).*", "$1");
+
+        page = reopened(context, page, "/site/" + site + "/plan/outputs");
+        assertThat(page.locator("#tape")).containsText("14 d shown");
+        Locator lvd = chip(page, "Load disconnect", "LVD");
+        lvd.focus();
+        for (int steps = 0; steps < 12; steps++) {
+            page.keyboard().press("Shift+ArrowDown");
+        }
+        page.keyboard().press("Escape");
+        Locator cure = page.locator("button[title^='Shows what']").first();
+        cure.click();
+        page.getByText("Apply", new Page.GetByTextOptions().setExact(true)).click();
+        assertThat(page.locator("[data-finding]")).hasCount(0);
+        button(page, "Save revision").click();
+        assertThat(page.locator("header")).containsText("saved here, waits to be sent");
+
+        page = reopened(context, page, "/site/" + site + "/bench");
+        Locator knob = page.getByRole(
+                AriaRole.SPINBUTTON,
+                new Page.GetByRoleOptions().setName("voltage").setExact(true));
+        knob.focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type("24");
+        page.keyboard().press("Enter");
+        button(page, "To the next switching").click();
+        assertThat(page.getByText("Load disconnect opens").first()).isVisible();
+
+        page = reopened(context, page, "/site/" + site + "/handover/steps");
+        button(page, "Begin visit 1").click();
+        String battery = "Measure the battery, then close its fuse or switch.";
+        page.getByLabel("measured: " + battery).fill("fine");
+        button(page, "Done: " + battery).click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("is not a number of V");
+        page.getByLabel("measured: " + battery).fill("26.4 V");
+        button(page, "Done: " + battery).click();
+        assertThat(page.getByText("1 of ").first()).isVisible();
+
+        page = reopened(context, page, "/site/" + site + "/handover/test");
+        button(page, "Begin a test of revision 1").click();
+        page.getByLabel("measured with").fill("Meter 2");
+        TestedOnSiteTest.measureAll(page);
+        page.getByLabel("plugged in for the test").fill("Laptop");
+        button(page, "Note it").click();
+        assertThat(page.getByText("Laptop is still plugged in")).isVisible();
+        page = reopened(context, page, "/site/" + site + "/handover/test");
+        button(page, "Taken away: Laptop").click();
+        button(page, "Sign as Liv Nordhavn").click();
+        assertThat(page.getByText("No test goes on.")).isVisible();
+        page = reopened(context, page, "/site/" + site + "/handover/test");
+        assertThat(page.getByText("tests still hold")).isVisible();
+
+        page = reopened(context, page, "/along");
+        assertThat(page.getByText("Ytterholmen beacon").first()).isVisible();
+        assertAccessible(page);
+        context.setOffline(false);
+        assertThat(page.getByText("Waits to be sent")).hasCount(0);
+        Client signe = new Client(address(), "signe");
+        String there = "/api/sites/" + site;
+        assertEquals(
+                signe.get(there + "/revisions/latest").at("/revision/number").asInt(), 1);
+        JsonNode tests = signe.get(there + "/bench-tests");
+        assertEquals(tests.size(), 1, "once");
+        assertTrue(tests.get(0).get("signed").asBoolean(), tests.toString());
+        assertEquals(tests.get(0).get("revision").asInt(), 1);
+        assertEquals(
+                StreamSupport.stream(
+                                signe.get(there + "/commissioning").get("steps").spliterator(), false)
+                        .filter(one -> one.at("/mark/measured").asString("").equals("26.4 V"))
+                        .count(),
+                1);
+        page.navigate(address() + "/#/");
+        assertThat(page.getByText("Ytterholmen beacon")).hasCount(1);
+    }
+
+    /** What a device holds is read off without a network: what cannot stand there is refused at once, what can is there afterwards. */
+    @Test
+    public void aDeviceIsReadOffWithoutANetwork() throws Exception {
+        Page page = phoneAt("/", "liv");
+        BrowserContext context = page.context();
+        takeAlong(page, "Kvarnö seed bank");
+        context.setOffline(true);
+        page = reopened(context, page, "/site/kvarno/handover");
+        button(page, "Read Humidity terminal").click();
+        Locator off = page.getByRole(
+                AriaRole.TEXTBOX,
+                new Page.GetByRoleOptions().setName("load off at").setExact(true));
+        off.fill("226");
+        button(page, "Keep 1 of 6").click();
+        assertThat(page.getByRole(AriaRole.ALERT)).containsText("226 V cannot stand at");
+        off.fill("22,8");
+        button(page, "Keep 1 of 6").click();
+        assertThat(page.getByText("holds 22.8 V")).isVisible();
+        page = reopened(context, page, "/site/kvarno/handover");
+        assertThat(page.getByText("holds 22.8 V")).isVisible();
+        assertNoSidewaysScroll(page);
+        context.setOffline(false);
+        assertThat(page.getByText("to be sent.")).hasCount(0);
+        JsonNode devices =
+                new Client(address(), "signe").get("/api/sites/kvarno/handover").get("devices");
+        assertEquals(
+                StreamSupport.stream(devices.spliterator(), false)
+                        .filter(one -> one.get("name").asString().equals("Humidity terminal"))
+                        .mapToInt(one -> one.get("readings").asInt())
+                        .sum(),
+                1,
+                "once");
+    }
+
     /** At the cabinet, on a phone: a photo that is taken without a network is seen at once, after a reload too, and is with the server afterwards. */
     @Test
     public void aPhotoIsTakenWithoutANetwork() throws Exception {

@@ -27,6 +27,21 @@ public class TestedOnSiteTest extends BrowserTest {
         return number.group(1);
     }
 
+    private static Locator levels(Page page) {
+        return page.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHas(measured(page)));
+    }
+
+    /** Types at each level what is expected there. */
+    static void measureAll(Page page) {
+        Locator levels = levels(page);
+        for (int i = 0; i < levels.count(); i++) {
+            Locator level = levels.nth(i);
+            level.getByLabel(Pattern.compile("^measured: ")).fill(expected(level));
+            level.getByLabel(Pattern.compile("^measured: ")).press("Enter");
+            assertThat(level).containsText("Passed at");
+        }
+    }
+
     @Test
     public void everyLevelIsMeasuredAndTheTestIsSigned() {
         Page phone = phoneAt("/site/hallgrund/handover/test", "liv");
@@ -39,7 +54,7 @@ public class TestedOnSiteTest extends BrowserTest {
         button(phone, "Say how to try each level").click();
         assertThat(phone.getByText("For the test set it to").first()).isVisible();
 
-        Locator levels = phone.getByRole(AriaRole.LISTITEM).filter(new Locator.FilterOptions().setHas(measured(phone)));
+        Locator levels = levels(phone);
         int count = levels.count();
         Locator first = levels.first();
         measured(phone).first().fill("19");
@@ -53,12 +68,7 @@ public class TestedOnSiteTest extends BrowserTest {
         assertThat(first).containsText("Failed: moved at 19 V");
         assertThat(button(phone, "Sign as Liv Nordhavn")).isDisabled();
 
-        for (int i = 0; i < count; i++) {
-            Locator level = levels.nth(i);
-            level.getByLabel(Pattern.compile("^measured: ")).fill(expected(level));
-            level.getByLabel(Pattern.compile("^measured: ")).press("Enter");
-            assertThat(level).containsText("Passed at");
-        }
+        measureAll(phone);
         phone.getByLabel("plugged in for the test").fill("Laptop");
         button(phone, "Note it").click();
         assertThat(phone.getByText("Laptop is still plugged in")).isVisible();

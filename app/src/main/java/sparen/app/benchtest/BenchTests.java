@@ -100,7 +100,9 @@ class BenchTests implements SiteContent {
                         Optional.ofNullable(row.endedAt()),
                         Optional.ofNullable(row.checksum()),
                         steps.stream().map(step -> tried(step, results)).toList(),
-                        mapper.plugged(row.id()).stream().map(BenchTests::plugged).toList(),
+                        mapper.plugged(row.id()).stream()
+                                .map(BenchTests::plugged)
+                                .toList(),
                         row.endedAt() == null ? atDevices(siteId, newest) : List.of(),
                         List.of())
                 .judged(newest, now, today);
@@ -136,8 +138,7 @@ class BenchTests implements SiteContent {
     private List<String> atDevices(String siteId, Plan newest) {
         return Stream.concat(
                         mapper.halfWritten(siteId).stream()
-                                .map(device ->
-                                        "something was sent to " + name(newest, device) + " and not to its end"),
+                                .map(device -> "something was sent to " + name(newest, device) + " and not to its end"),
                         readings.drifted(siteId, newest).stream()
                                 .map(device -> name(newest, device) + " holds something that is not planned"))
                 .toList();

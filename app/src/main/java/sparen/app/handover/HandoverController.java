@@ -77,8 +77,7 @@ class HandoverController {
     }
 
     private static DeviceHeld held(Plan plan, FittedDevice device, List<DeviceReading> readings) {
-        return DeviceHeld.of(
-                plan, device, readings, DigestUtils.sha256Hex(SettingsSheet.entered(plan, device)));
+        return DeviceHeld.of(plan, device, readings, DigestUtils.sha256Hex(SettingsSheet.entered(plan, device)));
     }
 
     /**

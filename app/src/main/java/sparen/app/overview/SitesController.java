@@ -246,8 +246,7 @@ class SitesController {
                 .orElseThrow(() -> Refusal.notFound("A plan of this site"))
                 .plan();
         Plan named = plan.withSite(plan.site().withName(wanted.name()));
-        SiteInList made =
-                add(sites.addNamed(wanted.name()), named, "Copied from " + siteId, who, Optional.empty());
+        SiteInList made = add(sites.addNamed(wanted.name()), named, "Copied from " + siteId, who, Optional.empty());
         profiles.copy(siteId, made.id());
         return made;
     }

@@ -3,6 +3,7 @@ package sparen.app.profile;
 import java.time.Clock;
 import java.time.ZoneId;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -90,9 +91,17 @@ public class ProfileService implements SiteContent {
         return about;
     }
 
+    /** All profiles of a site by their ids. */
+    public Map<String, Profile> all(String siteId) {
+        Map<String, Profile> profiles = new LinkedHashMap<>();
+        mapper.list(siteId).forEach(one -> mapper.find(siteId, one.id())
+                .ifPresent(stored -> profiles.put(one.id(), unpack(stored))));
+        return profiles;
+    }
+
     @Override
     public void mustBeReadable(String siteId) {
-        mapper.list(siteId).forEach(one -> unpack(mapper.find(siteId, one.id()).orElseThrow()));
+        all(siteId);
     }
 
     /** Gives one site the profiles of another. */

@@ -2,7 +2,9 @@ package sparen.app.weather;
 
 import java.time.Clock;
 import java.time.ZoneId;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.support.TransactionTemplate;
 import sparen.app.audit.AuditLog;
@@ -57,9 +59,16 @@ public class WeatherFiles implements SiteContent {
                 stored.notes().lines().toList());
     }
 
+    /** All files of a site by their ids. */
+    public Map<String, WeatherFile> all(String siteId) {
+        Map<String, WeatherFile> files = new LinkedHashMap<>();
+        list(siteId).forEach(one -> files.put(one.id(), file(siteId, one.id())));
+        return files;
+    }
+
     @Override
     public void mustBeReadable(String siteId) {
-        list(siteId).forEach(one -> file(siteId, one.id()));
+        all(siteId);
     }
 
     List<WeatherFileMapper.About> list(String siteId) {
