@@ -55,12 +55,12 @@
       </p>
       <ul class="mt-4">
         {#each along.taken as one (one.site)}
-          <li class="flex flex-wrap items-center gap-x-6 gap-y-1 border-t border-rule py-2">
+          <li class="flex flex-wrap items-center gap-x-6 gap-y-1 min-h-16 border-t border-rule py-2">
             <a
               class="min-w-48 grow text-lg font-bold underline underline-offset-4"
               href="#/site/{one.site}/plan">{one.row.name}</a
             >
-            <span class="number">{megabytes(one.bytes)}</span>
+            {#if !along.isOnlyHere(one.site)}<span class="number">{megabytes(one.bytes)}</span>{/if}
             <span class="text-soft">{moment(Date.parse(one.at), zone)}</span>
             {#if along.isOnlyHere(one.site)}
               <span class="text-soft">begun here, waits to be sent</span>

@@ -194,7 +194,7 @@
     {/if}
     {#if !reading && hasDrifted && !readonly}
       <div class="no-print mt-3 flex flex-wrap items-center gap-4">
-        <Action onclick={async () => (refused = await takeOver())}
+        <Action class="whitespace-normal!" onclick={async () => (refused = await takeOver())}
           >Take what {device.name} holds into the plan</Action
         >
         <Said problem={refused} />

@@ -15,7 +15,9 @@
     const waits = waiting > 0 ? `${changes(waiting)} ${waiting === 1 ? 'waits' : 'wait'} to be sent.` : '';
     if (along.offline) {
       const what = here
-        ? `As taken along on ${dayWritten(here.at.slice(0, 10))}.`
+        ? along.isOnlyHere(here.site)
+          ? 'This site was begun here.'
+          : `As taken along on ${dayWritten(here.at.slice(0, 10))}.`
         : site
           ? 'This site was not taken along.'
           : '';

@@ -221,6 +221,10 @@ export class Along {
       const why = before && change.refuses?.((await before.json()) as never);
       if (why) throw new NotTaken({ type: 'about:blank', status: 409, detail: why });
       if (change.answers === 'view') answer = view && (await this.answer(view.path, [entry]));
+      const spoilt = answer && change.spoils?.((await answer.clone().json()) as never);
+      if (spoilt) throw new NotTaken({ type: 'about:blank', status: 422, detail: spoilt });
+      // What follows is done to it as it is now, with all that the core made of it.
+      if (begun && answer) await this.keep(begun.path, answer.clone());
     } catch (failure) {
       if (begun) await this.store.delete('answers', [this.account, begun.path]);
       if (failure instanceof NotTaken) return json(failure.problem, failure.problem.status);

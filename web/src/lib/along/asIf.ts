@@ -39,9 +39,13 @@ export interface AsIf {
   begins?: (made: Made, revision: number) => { path: string; view: unknown };
   /** Why it cannot be done as its first view stands; undefined where it can. */
   refuses?: (view: never) => string | undefined;
+  /** What the server would not take, seen in what its first view would be; undefined where it would. */
+  spoils?: (view: never) => string | undefined;
 }
 
 type Body = Record<string, unknown>;
+/** What the core says of a word where a number belongs. */
+const NO_NUMBER = 'no number';
 const shows = <V>(path: string, apply: (view: V, made: Made) => unknown): Shows => ({ path, apply });
 
 const saved = (body: Body, made: Made, before: LoadedRevision): LoadedRevision => ({
@@ -57,10 +61,12 @@ const saved = (body: Body, made: Made, before: LoadedRevision): LoadedRevision =
 });
 
 /** One step of a visit changed. */
-const atStep = (view: CommissioningView, id: unknown, change: (one: StepAtVisit) => StepAtVisit) => ({
-  ...view,
-  steps: view.steps.map((one) => (one.step.id === id ? change(one) : one)),
-});
+const atStep = (view: CommissioningView, id: unknown, change: (one: StepAtVisit) => StepAtVisit) => {
+  // A step that came with the plan since: the core says all else of it.
+  const isNew = !view.steps.some((one) => one.step.id === id);
+  const steps = isNew ? [...view.steps, { step: { id }, photos: [] } as unknown as StepAtVisit] : view.steps;
+  return { ...view, steps: steps.map((one) => (one.step.id === id ? change(one) : one)) };
+};
 
 /** A level that was measured. */
 const measured = (test: BenchTestView, body: Body, made: Made): BenchTestView => ({
@@ -245,6 +251,12 @@ const KINDS: [string, RegExp, (site: string, found: string[], body: Body) => AsI
     (site, _, body) => ({
       says: 'a step of the visit',
       answers: 'view',
+      spoils: (view: CommissioningView) => {
+        const at = view.steps.find((one) => one.step.id === body.step);
+        return at?.mark?.failure === NO_NUMBER
+          ? `measured: "${String(body.measured)}" is not a number of ${at.step.between?.unit}`
+          : undefined;
+      },
       shows: [
         shows<CommissioningView>(`${site}/commissioning`, (view, made) =>
           atStep(view, body.step, (one) => ({

@@ -287,7 +287,9 @@ public class AlongJourneyTest extends BrowserTest {
         page.keyboard().type("24");
         page.keyboard().press("Enter");
         button(page, "To the next switching").click();
-        assertThat(page.getByText("Load disconnect opens").first()).isVisible();
+        assertThat(page.getByText("goes to search").first()).isVisible();
+        button(page, "To the next switching").click();
+        assertThat(page.getByText("Comfort loads opens").first()).isVisible();
 
         page = reopened(context, page, "/site/" + site + "/handover/steps");
         button(page, "Begin visit 1").click();
@@ -345,9 +347,7 @@ public class AlongJourneyTest extends BrowserTest {
         context.setOffline(true);
         page = reopened(context, page, "/site/kvarno/handover");
         button(page, "Read Humidity terminal").click();
-        Locator off = page.getByRole(
-                AriaRole.TEXTBOX,
-                new Page.GetByRoleOptions().setName("load off at").setExact(true));
+        Locator off = HandoverJourneyTest.entry(page, "load off at");
         off.fill("226");
         button(page, "Keep 1 of 6").click();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("226 V cannot stand at");

@@ -12,7 +12,7 @@ import org.testng.annotations.Test;
 
 /** What stands in the devices: read off at the cabinet with a phone, compared, and told where it is not as planned. */
 public class HandoverJourneyTest extends BrowserTest {
-    private static Locator entry(Page page, String label) {
+    static Locator entry(Page page, String label) {
         return page.getByLabel(
                 label + " of Humidity terminal, Humidity fan disconnect", new Page.GetByLabelOptions().setExact(true));
     }
