@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import FileChoice from '../lib/shell/FileChoice.svelte';
   import { onMount } from 'svelte';
   import { api, outcome } from '../lib/api/client';
@@ -122,7 +123,7 @@
         >the same on<select class={FIELD} bind:value={against}>
           <option value="" disabled>a revision</option>
           {#each revisions as rev (rev.number)}<option value={String(rev.number)}
-              >revision {rev.number}{rev.name ? `: ${rev.name}` : ''}</option
+              >revision {shownNumber(rev.number)}{rev.name ? `: ${rev.name}` : ''}</option
             >{/each}
         </select></label
       >

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Card, Cut } from '../lib/api/api';
   import { day, decimal } from '../lib/sentence/quantity';
@@ -45,7 +46,9 @@
   {#if told && card}
     <article class="max-w-3xl px-4 py-5 md:px-6 print:p-0" aria-label="Card on the cabinet">
       <p class="text-soft">
-        {card.battery}, {decimal(card.nominalVolts)} V. Revision {told.revision} of {day(told.savedAt)}.
+        {card.battery}, {decimal(card.nominalVolts)} V. Revision {shownNumber(told.revision)} of {day(
+          told.savedAt,
+        )}.
       </p>
       <h2 class="mt-6 mb-2 print:mt-3 print:mb-1">What goes dead, the first to go first</h2>
       {#if card.cuts.length === 0}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { DeviceHeld } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
@@ -77,7 +78,7 @@
   {#snippet header()}
     <div class="ml-auto flex flex-wrap items-center gap-x-5">
       {#if held.now}<p class="text-soft">
-          revision <span class="number">{held.now.revision}</span>{editor.dirty
+          revision <span class="number">{shownNumber(held.now.revision)}</span>{editor.dirty
             ? ', without what is not saved'
             : ''}
         </p>{/if}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import type { NewConnection, WiredDevice } from '../lib/api/api';
   import { measuredNumber } from '../lib/live/siteNow.svelte';
   import { decimal, minute } from '../lib/sentence/quantity';
@@ -123,10 +124,8 @@
     {#each otherwise as id (id)}
       <p>
         <SeverityMark severity="CAUTION" brief />
-        <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {revision} would have it {measured
-          ?.closed[id]
-          ? 'off'
-          : 'on'} at these numbers.
+        <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {shownNumber(revision)} would have
+        it {measured?.closed[id] ? 'off' : 'on'} at these numbers.
       </p>
     {/each}
     {#if beyond}
@@ -150,7 +149,9 @@
       {/if}
       {#if mayWrite && (!wired.transfer || wired.transfer.ended)}
         <Action onclick={() => line.prepare()} disabled={line.busy !== ''}
-          >{line.busy === 'prepare' ? 'Comparing it' : `Send revision ${revision} to ${device}`}</Action
+          >{line.busy === 'prepare'
+            ? 'Comparing it'
+            : `Send revision ${shownNumber(revision)} to ${device}`}</Action
         >
       {/if}
     </p>

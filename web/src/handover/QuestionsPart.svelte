@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { untrack } from 'svelte';
   import { decimal } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
@@ -36,7 +37,7 @@
     if (editor.dirty) return;
     answers = {};
     kept.clear();
-    taken = `${says} saved as revision ${editor.revision?.number}.`;
+    taken = `${says} saved as revision ${shownNumber(editor.revision?.number ?? 0)}.`;
   }
 </script>
 

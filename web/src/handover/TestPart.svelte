@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { gate } from '../lib/along/gate.svelte';
   import type { BenchTestView } from '../lib/api/api';
   import { untrack } from 'svelte';
@@ -66,8 +67,8 @@
   <div class="px-4 py-6 md:px-6">
     <p class="text-3xl leading-9 font-bold" role="status">{standing(going)}</p>
     <p class="mt-2 text-soft">
-      Revision <span class="number">{going.revision}</span>, begun on {day(going.begunAt, zone)} by {going.begunBy}.
-      What is expected is simulated; what counts is what you measure.
+      Revision <span class="number">{shownNumber(going.revision)}</span>, begun on {day(going.begunAt, zone)} by
+      {going.begunBy}. What is expected is simulated; what counts is what you measure.
     </p>
     {#if !readonly}
       <form
@@ -176,7 +177,9 @@
     </p>
     {#if !readonly}
       <p class="mt-4">
-        <Action main onclick={() => tests.begin()}>Begin a test of revision {revision}</Action>
+        <Action main onclick={() => tests.begin()}
+          >Begin a test of revision {shownNumber(revision ?? 0)}</Action
+        >
       </p>
     {/if}
     {@render refusedAt('begin')}
@@ -191,7 +194,11 @@
         <li class="border-t border-rule py-2">
           <p class="flex min-h-11 flex-wrap items-center gap-x-4">
             <b>{one.signed ? 'Signed' : 'Ended unsigned'}</b>
-            <span>{one.endedBy}, {one.endedAt ? day(one.endedAt, zone) : ''}, revision {one.revision}</span>
+            <span
+              >{one.endedBy}, {one.endedAt ? day(one.endedAt, zone) : ''}, revision {shownNumber(
+                one.revision,
+              )}</span
+            >
             <span class="grow {old > 0 ? 'font-bold' : 'text-soft'}"
               >{old > 0
                 ? `${old} of ${one.steps.length} tests hold no longer: the plan has changed`

@@ -38,7 +38,7 @@
       api.GET('/api/sites/{siteId}/revisions/{number}', { params: { path: { ...path, number } } }),
     );
     problem = answer.problem;
-    if (answer.data) editor.set([], answer.data.plan, () => `as in revision ${number}`);
+    if (answer.data) editor.set([], answer.data.plan, () => `as in revision ${shownNumber(number)}`);
   }
 
   async function compare() {
@@ -134,7 +134,7 @@
                 class={FIELD}
                 bind:value={name}
                 maxlength="120"
-                aria-label="Name of revision {one.number}"
+                aria-label="Name of revision {shownNumber(one.number)}"
               />
               <Action type="submit">Keep the name</Action>
               <Action onclick={() => (naming = undefined)}>Cancel</Action>
@@ -165,7 +165,7 @@
                 naming = one.number;
                 name = one.name ?? '';
               }}
-              aria-label="Name revision {one.number}">Name…</Action
+              aria-label="Name revision {shownNumber(one.number)}">Name…</Action
             >
             {#if one.number !== editor.revision?.number}
               <Action onclick={() => bringBack(one.number)}>Bring back</Action>

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { onMount } from 'svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Output } from '../lib/api/api';
@@ -28,7 +29,8 @@
 
 <div class="mt-2 border-l-4 border-ink bg-raised p-3">
   <p class="text-sm text-soft">
-    Structured text (IEC 61131-3) for a programmable relay, of revision <span class="number">{number}</span
+    Structured text (IEC 61131-3) for a programmable relay, of revision <span class="number"
+      >{shownNumber(number)}</span
     >{editor.dirty ? ', without what is unsaved' : ''}.
     <a class="underline" href="/api/sites/{editor.site}/revisions/{number}/logic/{output.id}" download
       >Download</a

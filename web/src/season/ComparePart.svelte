@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { shownNumber } from '../lib/along/local';
   import { onMount, untrack } from 'svelte';
   import { router } from 'svelte-spa-router';
   import { api, outcome, type Problem } from '../lib/api/client';
@@ -119,7 +120,8 @@
         <option value={AS_WRITTEN}>as it is written, whatever its devices make of it</option>
       {/if}
       {#each revisions as rev (rev.number)}
-        <option value={rev.number}>revision {rev.number}{rev.name ? `: ${rev.name}` : ''}</option>
+        <option value={rev.number}>revision {shownNumber(rev.number)}{rev.name ? `: ${rev.name}` : ''}</option
+        >
       {/each}
     </select>
   </label>

@@ -1,3 +1,4 @@
+import type { LoadedRevision } from '../api/api';
 import { asIf, type Made } from './asIf';
 import type { Store, Taken, Waiting } from './store';
 import { answering, follows, NoCore, renewed, type AskCore } from './views';
@@ -62,12 +63,13 @@ export class Answers {
         const there = await this.applied(`${site}/${other}`, waiting, by);
         return there && ((there.view ?? JSON.parse(there.kept.body)) as V);
       };
-      const latest = await beside<{ plan: never }>('revisions/latest');
+      const latest = await beside<LoadedRevision>('revisions/latest');
       try {
         view =
           latest &&
           (await renewed(end, view0, {
             plan: latest.plan,
+            revision: latest.revision,
             query: new URLSearchParams(query),
             core: answering(this.askCore),
             beside,

@@ -7,6 +7,7 @@ import type {
   KindOffered,
   LogView,
   Plan,
+  Revision,
 } from '../api/api';
 import type { Outcome, Problem } from '../api/client';
 
@@ -17,6 +18,8 @@ export type AskCore = <A>(name: string, question: unknown) => Promise<Outcome<A>
 export interface Around {
   /** As it is here, with what waits. */
   plan: Plan;
+  /** Of which revision that is, and when it was saved. */
+  revision: Revision;
   query: URLSearchParams;
   core: <A>(name: string, question: unknown) => Promise<A>;
   /** Another view of the site as it was kept and changed since, by the end of its address. */
@@ -97,17 +100,22 @@ async function sha256(text: string): Promise<string> {
   return [...new Uint8Array(digest)].map((byte) => byte.toString(16).padStart(2, '0')).join('');
 }
 
-async function handover(view: Handover, around: Around): Promise<Handover> {
+async function handover(_: Handover, around: Around): Promise<Handover> {
   const { devices, entered } = await readOff(around);
   const withChecksums = devices.map(async (one) => ({
     ...one,
     checksum: await sha256(entered[one.id] ?? ''),
   }));
-  return { ...view, devices: await Promise.all(withChecksums) };
+  return { revision: around.revision.number, devices: await Promise.all(withChecksums) };
 }
 
 async function readings(around: Around, device: string): Promise<DeviceReading[]> {
   return [...((await readOff(around)).readings[device] ?? [])].reverse();
+}
+
+async function card(_: Card, { plan, revision, core }: Around): Promise<Card> {
+  const { number, savedAt } = revision;
+  return { site: plan.site.name, revision: number, savedAt, card: await core('CARD', plan) };
 }
 
 /** Views that follow from the plan and what was typed, by the end of their address behind the site. */
@@ -123,7 +131,7 @@ const VIEWS: [RegExp, (view: never, around: Around, found: string[]) => Promise<
   [/^bench-tests\/[^/]+$/, judged],
   [/^log$/, log],
   [/^log\/kinds$/, (_: KindOffered[], { plan, core }) => core('KINDS', plan)],
-  [/^card$/, async (view: Card, { plan, core }) => ({ ...view, card: await core('CARD', plan) })],
+  [/^card$/, card],
   [/^handover$/, handover],
   [/^devices\/([^/]+)\/readings$/, (_: DeviceReading[], around, [device]) => readings(around, device ?? '')],
 ];
