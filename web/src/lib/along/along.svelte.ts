@@ -64,7 +64,8 @@ export class Along {
     if (canInstall()) void installShell(() => (this.newer = true));
     addEventListener('online', () => void this.back());
     this.timer ??= setInterval(() => {
-      if (this.offline || this.waiting.some((one) => !one.refused)) void this.back();
+      const isBehind = this.waiting.some((one) => !one.refused) || this.taken.some((one) => one.isOld);
+      if (this.offline || isBehind) void this.back();
     }, AGAIN);
   }
 
@@ -193,9 +194,9 @@ export class Along {
   }
 
   /** What was kept for a question, with all that waits as if it were done. */
-  private async answer(path: string, more: Waiting[] = []): Promise<Response | undefined> {
+  private async answer(path: string, more?: Waiting): Promise<Response | undefined> {
     if (/^\/api\/sites(\?|$)/.test(path)) return json(listed(this.taken, path));
-    return this.answers.answer(path, [...this.waiting, ...more], this.made.by);
+    return this.answers.answer(path, this.waiting, this.made.by, more);
   }
 
   /** A change: sent, or kept until it can be. */
@@ -220,7 +221,7 @@ export class Along {
       const before = change.refuses && view ? await this.answer(view.path) : undefined;
       const why = before && change.refuses?.((await before.json()) as never);
       if (why) throw new NotTaken({ type: 'about:blank', status: 409, detail: why });
-      if (change.answers === 'view') answer = view && (await this.answer(view.path, [entry]));
+      if (change.answers === 'view') answer = view && (await this.answer(view.path, entry));
       const spoilt = answer && change.spoils?.((await answer.clone().json()) as never);
       if (spoilt) throw new NotTaken({ type: 'about:blank', status: 422, detail: spoilt });
       // What follows is done to it as it is now, with all that the core made of it.
@@ -395,9 +396,13 @@ export class Along {
     return true;
   }
 
-  /** A request of its own, past all that waits. */
-  post(path: string, body: unknown, method = 'POST'): Promise<Response | undefined> {
-    const headers = { 'Content-Type': 'application/json', 'X-XSRF-TOKEN': cookie('XSRF-TOKEN') };
+  /** A request of its own, past all that waits; with when that was made, of what waited. */
+  post(path: string, body: unknown, method = 'POST', madeAt?: string): Promise<Response | undefined> {
+    const headers = {
+      ...(madeAt && { 'Sparen-Made-At': madeAt }),
+      'Content-Type': 'application/json',
+      'X-XSRF-TOKEN': cookie('XSRF-TOKEN'),
+    };
     const text = typeof body === 'string' ? body : JSON.stringify(body);
     return this.network(
       new Request(path, { method, headers, ...(method === 'DELETE' ? {} : { body: text }) }),

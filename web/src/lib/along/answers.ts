@@ -1,7 +1,7 @@
 import type { LoadedRevision } from '../api/api';
 import { asIf, type Made } from './asIf';
 import type { Store, Taken, Waiting } from './store';
-import { answering, follows, NoCore, renewed, type AskCore } from './views';
+import { answering, follows, NoCore, NotTaken, renewed, type AskCore } from './views';
 
 /** Views of which something else can be asked than was kept: what a level can be set to as the battery is now. */
 const WITH_QUERY = /\/bench-tests\/[^/]+$/;
@@ -48,17 +48,19 @@ export class Answers {
   /**
    * The answer to a question; undefined where none was kept.
    *
-   * @throws NotTaken when the core does not take what waits
+   * @param more something that is about to wait
+   * @throws NotTaken when the core does not take that
    */
-  async answer(path: string, waiting: Waiting[], by: string): Promise<Response | undefined> {
+  async answer(path: string, waits: Waiting[], by: string, more?: Waiting): Promise<Response | undefined> {
+    const waiting = more ? [...waits, more] : waits;
     const found = await this.applied(path, waiting, by);
     if (!found) return undefined;
     const { kept } = found;
     const [, site, end, query = ''] = parts(path);
-    const waits = waiting.some((one) => !one.refused && one.site === kept.site);
+    const isOwn = waiting.some((one) => !one.refused && one.site === kept.site);
     let { view } = found;
-    if (site && end && follows(end) && (waits || query !== '')) {
-      const view0 = view ?? JSON.parse(kept.body);
+    if (site && end && follows(end) && (isOwn || query !== '')) {
+      const typed = view ?? JSON.parse(kept.body);
       const beside = async <V>(other: string) => {
         const there = await this.applied(`${site}/${other}`, waiting, by);
         return there && ((there.view ?? JSON.parse(there.kept.body)) as V);
@@ -67,7 +69,7 @@ export class Answers {
       try {
         view =
           latest &&
-          (await renewed(end, view0, {
+          (await renewed(end, typed, {
             plan: latest.plan,
             revision: latest.revision,
             query: new URLSearchParams(query),
@@ -75,9 +77,9 @@ export class Answers {
             beside,
           }));
       } catch (failure) {
-        // Without the core it is shown as it was typed.
-        if (!(failure instanceof NoCore)) throw failure;
-        view = view0;
+        // Without the core, or where the plan has changed since, it is shown as it was typed.
+        if (!(failure instanceof NoCore || (failure instanceof NotTaken && !more))) throw failure;
+        view = typed;
       }
     }
     const body = view === undefined ? kept.body : JSON.stringify(view);

@@ -44,7 +44,7 @@ async function sendOne(along: Along, one: Waiting): Promise<boolean> {
   const isOnLocal =
     one.path.endsWith('/drafts') && one.body && isLocal((JSON.parse(one.body) as NewRevision).parent);
   if (isOnLocal) return settle(along, one, new Response());
-  return settle(along, one, await along.post(one.path, one.body, one.method));
+  return settle(along, one, await along.post(one.path, one.body, one.method, one.at));
 }
 
 async function settle(along: Along, one: Waiting, response: Response | undefined): Promise<boolean> {

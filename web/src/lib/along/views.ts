@@ -65,10 +65,11 @@ async function tests(all: BenchTestView[], around: Around): Promise<BenchTestVie
 async function log(view: LogView, { plan, core }: Around): Promise<LogView> {
   const counts = view.entries.filter((one) => !one.withdrawn);
   const entries = counts.map((one) => one.entry);
+  const fresh = counts.filter((one) => one.says.says.endsWith(WAITS)).map((one) => one.entry.id);
   const told = await core<{
     says: Pick<LogView['entries'][number], 'says' | 'offsetVolts'>[];
     due: LogView['due'];
-  }>('LOG', { plan, entries, due: view.due });
+  }>('LOG', { plan, entries, fresh, due: view.due });
   return {
     ...view,
     due: told.due,

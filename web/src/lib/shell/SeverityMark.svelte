@@ -11,8 +11,8 @@
   const words = { DANGER: 'danger', CAUTION: 'caution', NOTE: 'note' };
 </script>
 
-<span class="inline-flex items-center gap-1 whitespace-nowrap">
-  <svg viewBox="0 0 16 16" class="h-4 w-4" aria-hidden="true">
+<span class="inline-flex items-baseline gap-1 whitespace-nowrap">
+  <svg viewBox="0 0 16 16" class="h-4 w-4 translate-y-0.5" aria-hidden="true">
     {#if severity === 'DANGER'}
       <path d="M8 1 15.5 15H.5z" fill="var(--danger)" />
       <path d="M8 6v4.5M8 12v1.4" stroke="var(--on-danger)" stroke-width="1.8" />

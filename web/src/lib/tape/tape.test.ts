@@ -4,6 +4,7 @@ import { happened, isGrave } from './events';
 import type { NumberedEvent, OutputFigures, RunSummary, RunView, Trace } from '../api/api';
 import { bandOf } from './band';
 import { countsIn, countsOf, lanePath } from './lanes';
+import { freeRight } from './layout';
 import { tapePicture } from './picture';
 import { holds, readout } from './readout';
 
@@ -164,4 +165,18 @@ it('sums up what a trace holds: 600 W for two minutes are 20 Wh', () => {
   expect(holds(trace)).toBe(
     'used 20 Wh, into the battery 1 Wh, out of it 10 Wh, lowest 12.10 V, lowest charge 51 %',
   );
+});
+
+it('puts the label of a level beside the curve and beside others, as far right as can be', () => {
+  const room = { left: 0, right: 200 };
+  const none = () => false;
+  const over = (from: number, to: number) => (left: number, right: number) => right > from && left < to;
+  expect(freeRight(room, 50, 10, none, none)).toBe(200);
+  expect(freeRight(room, 50, 10, none, over(160, 200)), 'left of where the curve ends').toBe(160);
+  expect(freeRight(room, 50, 10, over(150, 200), over(120, 200)), 'and of another label').toBe(120);
+  expect(
+    freeRight(room, 50, 10, over(150, 200), () => true),
+    'over the curve rather than over another',
+  ).toBe(150);
+  expect(freeRight({ left: 0, right: 40 }, 50, 10, none, none), 'where it has no room at all').toBe(40);
 });

@@ -1,7 +1,7 @@
 import uPlot from 'uplot';
 import 'uplot/dist/uPlot.min.css';
 import type { Trace } from '../api/api';
-import { LEFT, RIGHT } from './layout';
+import { freeRight, LEFT, RIGHT } from './layout';
 import type { Recorded } from './recorded';
 
 /** A threshold drawn across a chart: a voltage (V) or a state of charge (%). */
@@ -256,6 +256,25 @@ function drawNow(plot: uPlot, volts: number, colours: Ink) {
   ctx.restore();
 }
 
+/** Labels of levels: how high, how far above their line, how far apart, and by how much they give way (px). */
+const LABEL_HEIGHT = 14;
+const LABEL_ABOVE = 16;
+const LABEL_APART = 15;
+const STEP = 8;
+
+/** Whether a curve goes through a box. */
+function isOnCurve(plot: uPlot, left: number, right: number, top: number, bottom: number): boolean {
+  const px = devicePixelRatio;
+  const index = (at: number) => plot.posToIdx((at - plot.bbox.left) / px);
+  const from = Math.max(0, index(left) - 1);
+  const to = index(right) + 2;
+  return plot.data.slice(1).some((values) => {
+    const there = [...(values ?? [])].slice(from, to).filter((one) => typeof one === 'number');
+    const ys = there.map((value) => plot.valToPos(value, 'y', true));
+    return ys.length > 0 && Math.min(...ys) < bottom && Math.max(...ys) > top;
+  });
+}
+
 export function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line: Line) => boolean) {
   const { ctx, bbox } = plot;
   const px = devicePixelRatio;
@@ -280,19 +299,18 @@ export function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line
   for (const { line, y } of there) {
     const text = `${line.label} ${line.value.toFixed(line.percent ? 0 : 2)} ${line.percent ? '%' : 'V'}`;
     const width = ctx.measureText(text).width + 8 * px;
-    // Labels of levels close to each other stand side by side.
-    let right = bbox.left + bbox.width - 2 * px;
-    for (let again = true; again;) {
-      const clash = labels.find(
-        (one) => Math.abs(one.y - y) < 15 * px && right > one.left && right - width < one.right,
-      );
-      again = clash !== undefined && clash.left - width > bbox.left;
-      if (clash && again) right = clash.left - 6 * px;
-    }
+    const top = Math.max(bbox.top, y - LABEL_ABOVE * px);
+    const right = freeRight(
+      { left: bbox.left, right: bbox.left + bbox.width - 2 * px },
+      width,
+      STEP * px,
+      (left, end) =>
+        labels.some((one) => Math.abs(one.y - y) < LABEL_APART * px && end > one.left && left < one.right),
+      (left, end) => isOnCurve(plot, left, end, top, top + LABEL_HEIGHT * px),
+    );
     labels.push({ left: right - width, right, y });
-    const top = Math.max(bbox.top, y - 16 * px);
     ctx.fillStyle = colours.paper;
-    ctx.fillRect(right - width, top, width, 14 * px);
+    ctx.fillRect(right - width, top, width, LABEL_HEIGHT * px);
     ctx.fillStyle = isLit(line) ? colours.focus : colours.ink;
     ctx.textAlign = 'left';
     ctx.textBaseline = 'alphabetic';

@@ -457,6 +457,10 @@ public class ApiTest extends OverHttp {
         String good = Files.readString(Path.of("../demo/transmitter-week.csv"));
         JsonNode taken = json(liv.send("POST", take, "text/csv", good));
         assertEquals(taken.get("lines").asInt(), 2016);
+        JsonNode files = json(liv.get("/api/sites/hallgrund/files"));
+        JsonNode samples = files.get("profiles").get(taken.get("id").asString());
+        assertEquals(samples.get("watts").size(), 2016, "with its samples, for a core elsewhere");
+        assertEquals(samples.get("spanSeconds").asDouble(), 7 * 86_400.0);
         ObjectNode loaded = latest(liv);
         ObjectNode plan = loaded.get("plan").deepCopy().asObject();
         ((ObjectNode) plan.at("/site/loads/0"))

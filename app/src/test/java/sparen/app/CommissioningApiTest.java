@@ -13,6 +13,7 @@ import java.net.http.HttpResponse;
 import java.nio.ByteBuffer;
 import java.nio.ByteOrder;
 import java.nio.charset.StandardCharsets;
+import java.time.Instant;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
@@ -164,5 +165,27 @@ public class CommissioningApiTest extends OverHttp {
         JsonNode removed = json(liv.send("DELETE", STEPS + "/photos/" + id, "application/json", ""));
         assertEquals(step(removed, "start-up/battery").get("photos").size(), 0);
         assertEquals(liv.get(STEPS + "/photos/" + id).statusCode(), 404);
+    }
+
+    /** What waited without a network is of when it was done; nothing is done in the future, and the audit log has when it came. */
+    @Test
+    public void whatWaitedIsOfWhenItWasDone() throws Exception {
+        Browser liv = signedIn("liv");
+        Instant before = Instant.now();
+        liv.headers.put("Sparen-Made-At", "2026-10-05T10:00:00.123456Z");
+        ObjectNode visit = JSON.createObjectNode().put("number", 1);
+        JsonNode begun = json(liv.post("/api/sites/kvarno/commissioning/rounds", visit));
+        assertEquals(begun.get("begunAt").asString(), "2026-10-05T10:00:00.123Z");
+        liv.headers.put("Sparen-Made-At", "2999-01-01T00:00:00Z");
+        JsonNode next = json(liv.post("/api/sites/kvarno/commissioning/rounds", visit.put("number", 2)));
+        assertFalse(Instant.parse(next.get("begunAt").asString()).isAfter(Instant.now()));
+        liv.headers.put("Sparen-Made-At", "yesterday");
+        HttpResponse<String> refused = liv.post("/api/sites/kvarno/commissioning/rounds", visit.put("number", 3));
+        assertEquals(refused.statusCode(), 422);
+        assertTrue(refused.body().contains("is no instant"), refused.body());
+        assertEquals(
+                TestDatabase.shared()
+                        .ask("select count(*) from audit where deed = 'COMMISSIONING_BEGUN' and at >= '" + before + "'"),
+                List.of("2"));
     }
 }

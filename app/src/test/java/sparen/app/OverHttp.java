@@ -10,6 +10,8 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpResponse;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
+import java.util.Map;
+import java.util.HashMap;
 import org.springframework.boot.test.context.SpringBootTest;
 import org.springframework.boot.test.web.server.LocalServerPort;
 import org.springframework.test.context.DynamicPropertyRegistry;
@@ -55,6 +57,8 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
     final class Browser {
         private final CookieManager cookies = new CookieManager();
         final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+        /** What it sends with every request besides. */
+        final Map<String, String> headers = new HashMap<>();
 
         HttpResponse<String> send(String method, String path, String type, String body) throws Exception {
             return send(method, path, type, body.getBytes(StandardCharsets.UTF_8));
@@ -64,6 +68,7 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
                     .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
                     .header("Content-Type", type);
+            headers.forEach(request::header);
             if (!token().isEmpty()) {
                 request.header("X-XSRF-TOKEN", token());
             }

@@ -293,6 +293,7 @@ public class SameAnswersTest {
                                     Map.of(),
                                     List.of(),
                                     "fog")),
+                    List.of(UUID.fromString("00000000-0000-0000-0000-000000000002")),
                     Upkeep.of(plan, Map.of(EntryKind.CELL_VOLTAGES, 30), Map.of(), LocalDate.of(2026, 5, 1)));
             assertSame("LOG", log, NONE, log.says(), which);
             HandoverRequest held = new HandoverRequest(

@@ -2,6 +2,7 @@ package sparen.question;
 
 import java.util.List;
 import java.util.Optional;
+import java.util.UUID;
 import sparen.logbook.EntrySays;
 import sparen.logbook.LogEntry;
 import sparen.logbook.Upkeep;
@@ -13,14 +14,17 @@ import sparen.quantity.Bounds;
  *
  * @param plan of the site
  * @param entries all that count, also those that are not new
+ * @param fresh ids of those that are new: what they are about has to be in the plan
  * @param due as it was before the new ones
  */
-public record LogRequest(Plan plan, List<LogEntry> entries, List<Upkeep> due) {
+public record LogRequest(Plan plan, List<LogEntry> entries, List<UUID> fresh, List<Upkeep> due) {
     public LogRequest {
         Bounds.present("plan", plan);
         entries = Bounds.orNone(entries);
         due = Bounds.orNone(due);
-        entries.forEach(entry -> entry.mustFit(plan));
+        List<UUID> mustFit = Bounds.orNone(fresh);
+        fresh = mustFit;
+        entries.stream().filter(entry -> mustFit.contains(entry.id())).forEach(entry -> entry.mustFit(plan));
     }
 
     /**

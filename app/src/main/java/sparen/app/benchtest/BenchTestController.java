@@ -1,7 +1,5 @@
 package sparen.app.benchtest;
 
-import java.time.Clock;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -17,6 +15,7 @@ import org.springframework.web.bind.annotation.RestController;
 import sparen.app.right.Allowed;
 import sparen.app.right.Role;
 import sparen.app.site.SiteService;
+import sparen.app.web.WhenMade;
 import sparen.handover.BenchTestView;
 import sparen.handover.Provocation.Today;
 import sparen.quantity.Bounds;
@@ -29,12 +28,12 @@ class BenchTestController {
 
     private final BenchTests tests;
     private final SiteService sites;
-    private final Clock clock;
+    private final WhenMade made;
 
-    BenchTestController(BenchTests tests, SiteService sites, Clock clock) {
+    BenchTestController(BenchTests tests, SiteService sites, WhenMade made) {
         this.tests = tests;
         this.sites = sites;
-        this.clock = clock;
+        this.made = made;
     }
 
     /** An id made by who asks: asked twice it is begun once. */
@@ -155,7 +154,7 @@ class BenchTestController {
                         result.instrument().orElse(""),
                         result.note().orElse(""),
                         who.getName(),
-                        clock.instant().truncatedTo(ChronoUnit.MILLIS)));
+                        made.instant()));
         return tests.find(siteId, test, Today.UNKNOWN);
     }
 

@@ -1,8 +1,6 @@
 package sparen.app.benchtest;
 
-import java.time.Clock;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -19,6 +17,7 @@ import sparen.app.handover.DeviceReadings;
 import sparen.app.plan.PlanService;
 import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
+import sparen.app.web.WhenMade;
 import sparen.handover.BenchTestView;
 import sparen.handover.BenchTestView.PluggedIn;
 import sparen.handover.BenchTestView.StepResult;
@@ -39,7 +38,7 @@ class BenchTests implements SiteContent {
     private final DeviceReadings readings;
     private final AuditLog audit;
     private final JsonMapper json;
-    private final Clock clock;
+    private final WhenMade made;
 
     BenchTests(
             BenchTestMapper mapper,
@@ -47,13 +46,13 @@ class BenchTests implements SiteContent {
             DeviceReadings readings,
             AuditLog audit,
             JsonMapper json,
-            Clock clock) {
+            WhenMade made) {
         this.mapper = mapper;
         this.plans = plans;
         this.readings = readings;
         this.audit = audit;
         this.json = json;
-        this.clock = clock;
+        this.made = made;
     }
 
     private PlanService.Loaded latest(String siteId) {
@@ -61,7 +60,7 @@ class BenchTests implements SiteContent {
     }
 
     private Instant now() {
-        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+        return made.instant();
     }
 
     /** All tests of a site, the newest first. */

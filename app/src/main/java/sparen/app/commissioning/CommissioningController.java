@@ -1,8 +1,6 @@
 package sparen.app.commissioning;
 
-import java.time.Clock;
 import java.time.Instant;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -27,6 +25,7 @@ import sparen.app.right.Role;
 import sparen.app.site.SiteService;
 import sparen.app.web.Photo;
 import sparen.app.web.Refusal;
+import sparen.app.web.WhenMade;
 import sparen.handover.Commissioning;
 import sparen.handover.StepAtVisit;
 import sparen.handover.StepAtVisit.StepMark;
@@ -48,7 +47,7 @@ class CommissioningController {
     private final SiteService sites;
     private final AuditLog audit;
     private final TransactionTemplate transaction;
-    private final Clock clock;
+    private final WhenMade made;
 
     CommissioningController(
             CommissioningMapper mapper,
@@ -56,13 +55,13 @@ class CommissioningController {
             SiteService sites,
             AuditLog audit,
             TransactionTemplate transaction,
-            Clock clock) {
+            WhenMade made) {
         this.mapper = mapper;
         this.plans = plans;
         this.sites = sites;
         this.audit = audit;
         this.transaction = transaction;
-        this.clock = clock;
+        this.made = made;
     }
 
     /**
@@ -135,7 +134,7 @@ class CommissioningController {
     }
 
     private Instant now() {
-        return clock.instant().truncatedTo(ChronoUnit.MILLIS);
+        return made.instant();
     }
 
     /** The steps of commissioning, each with how it stands. */

@@ -1,7 +1,5 @@
 package sparen.app.handover;
 
-import java.time.Clock;
-import java.time.temporal.ChronoUnit;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -14,6 +12,7 @@ import sparen.app.audit.Deed;
 import sparen.app.plan.PlanService;
 import sparen.app.site.SiteContent;
 import sparen.app.web.Refusal;
+import sparen.app.web.WhenMade;
 import sparen.device.FittedDevice;
 import sparen.handover.DeviceComparison;
 import sparen.handover.DeviceReading;
@@ -33,7 +32,7 @@ public class DeviceReadings implements SiteContent {
     private final ApplicationEventPublisher events;
     private final TransactionTemplate transaction;
     private final JsonMapper json;
-    private final Clock clock;
+    private final WhenMade made;
 
     DeviceReadings(
             ReadingMapper mapper,
@@ -42,14 +41,14 @@ public class DeviceReadings implements SiteContent {
             ApplicationEventPublisher events,
             TransactionTemplate transaction,
             JsonMapper json,
-            Clock clock) {
+            WhenMade made) {
         this.mapper = mapper;
         this.plans = plans;
         this.audit = audit;
         this.events = events;
         this.transaction = transaction;
         this.json = json;
-        this.clock = clock;
+        this.made = made;
     }
 
     /** All readings of a site by device, the oldest first. */
@@ -114,7 +113,7 @@ public class DeviceReadings implements SiteContent {
         ReadingMapper.Row row = new ReadingMapper.Row(
                 id,
                 device,
-                clock.instant().truncatedTo(ChronoUnit.MILLIS),
+                made.instant(),
                 account,
                 latest.revision().number(),
                 json.writeValueAsString(values));
