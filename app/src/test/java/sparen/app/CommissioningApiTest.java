@@ -185,7 +185,8 @@ public class CommissioningApiTest extends OverHttp {
         assertTrue(refused.body().contains("is no instant"), refused.body());
         assertEquals(
                 TestDatabase.shared()
-                        .ask("select count(*) from audit where deed = 'COMMISSIONING_BEGUN' and at >= '" + before + "'"),
+                        .ask("select count(*) from audit where deed = 'COMMISSIONING_BEGUN' and at >= '" + before
+                                + "'"),
                 List.of("2"));
     }
 }

@@ -111,12 +111,7 @@ public class DeviceReadings implements SiteContent {
         }
         Bounds.within("readings", mapper.count(siteId, device) + 1, "readings", 1, MOST_READINGS);
         ReadingMapper.Row row = new ReadingMapper.Row(
-                id,
-                device,
-                made.instant(),
-                account,
-                latest.revision().number(),
-                json.writeValueAsString(values));
+                id, device, made.instant(), account, latest.revision().number(), json.writeValueAsString(values));
         transaction.executeWithoutResult(status -> {
             if (mapper.add(siteId, row) == 1) {
                 audit.note(

@@ -38,7 +38,8 @@ public class WhenMade {
     private static Optional<Instant> said() {
         return Optional.ofNullable(RequestContextHolder.getRequestAttributes())
                 .filter(ServletRequestAttributes.class::isInstance)
-                .map(request -> ((ServletRequestAttributes) request).getRequest().getHeader(HEADER))
+                .map(request ->
+                        ((ServletRequestAttributes) request).getRequest().getHeader(HEADER))
                 .map(WhenMade::read);
     }
 
