@@ -61,7 +61,8 @@ export class Along {
     people.sort((one, other) => other.at.localeCompare(one.at));
     this.known = people[0];
     await this.look();
-    if (canInstall()) void installShell(() => (this.newer = true));
+    if (canInstall())
+      installShell(() => (this.newer = true)).catch((failure) => console.warn(String(failure)));
     addEventListener('online', () => void this.back());
     this.timer ??= setInterval(() => {
       const isBehind = this.waiting.some((one) => !one.refused) || this.taken.some((one) => one.isOld);

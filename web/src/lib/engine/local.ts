@@ -31,7 +31,7 @@ interface Waiting {
 /** So often it is begun: what does not come, or breaks, does not come for asking. */
 const MOST_BEGINNINGS = 3;
 /** So long it is waited for where nothing else answers (ms), and so often it is looked. */
-const LONGEST_LOADING = 30_000;
+const LONGEST_LOADING = 180_000;
 const LOOKS_EVERY = 50;
 
 /** The core in this browser: one question at a time, those nobody waits for any more passed over. */
