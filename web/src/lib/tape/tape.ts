@@ -305,7 +305,9 @@ export function drawLines(plot: uPlot, lines: Line[], colours: Ink, isLit: (line
       width,
       STEP * px,
       (left, end) =>
-        labels.some((one) => Math.abs(one.y - y) < LABEL_APART * px && end > one.left && left < one.right),
+        labels.some(
+          (one) => Math.abs(one.y - y) < LABEL_APART * px && end + STEP * px > one.left && left < one.right,
+        ),
       (left, end) => isOnCurve(plot, left, end, top, top + LABEL_HEIGHT * px),
     );
     labels.push({ left: right - width, right, y });
