@@ -65,7 +65,7 @@ export class Along {
       installShell(() => (this.newer = true)).catch((failure) => console.warn(String(failure)));
     addEventListener('online', () => void this.back());
     this.timer ??= setInterval(() => {
-      const isBehind = this.waiting.some((one) => !one.refused) || this.taken.some((one) => one.isOld);
+      const isBehind = this.waiting.some((one) => !one.refused) || this.taken.some((one) => one.oldSince);
       if (this.offline || isBehind) void this.back();
     }, AGAIN);
   }
@@ -319,7 +319,8 @@ export class Along {
       })
       .finally(() => {
         this.sending = undefined;
-        this.freshening = freshen(this);
+        // One after the other: what is being taken anew is not asked for again.
+        this.freshening = this.freshening.then(() => freshen(this));
       });
     return this.sending;
   }
@@ -337,7 +338,7 @@ export class Along {
     const write = this.store.transaction(['outbox', 'sites'], 'readwrite');
     await write.objectStore('outbox').delete(one.number ?? 0);
     const taken = await write.objectStore('sites').get([this.account, one.site]);
-    if (taken) await write.objectStore('sites').put({ ...taken, isOld: true });
+    if (taken) await write.objectStore('sites').put({ ...taken, oldSince: instant() });
     await write.done;
     await this.look();
     this.sent++;

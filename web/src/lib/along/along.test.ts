@@ -256,7 +256,22 @@ it('takes anew what was sent: without a network again it is as the server has it
   await along.freshening;
   server.away = true;
   expect((await latest()).revision.number, 'its own number now').toBe(6);
-  expect(along.taken[0]).not.toHaveProperty('isOld');
+  expect(along.taken[0]).not.toHaveProperty('oldSince');
+});
+
+it('takes anew once more what was sent while it was taken', async () => {
+  const [row] = along.taken.map((one) => one.row);
+  let sent = false;
+  await take(along, row as SiteInList, (done) => {
+    if (done > 3 && !sent) {
+      sent = true;
+      const [taken] = along.taken;
+      void along.store.put('sites', { ...taken, oldSince: new Date().toISOString() } as never);
+    }
+  });
+  expect(along.taken[0], 'it may not be in all of it').toHaveProperty('oldSince');
+  await take(along, row as SiteInList, () => undefined);
+  expect(along.taken[0]).not.toHaveProperty('oldSince');
 });
 
 it('opens without a network only as long as the organisation lets it', async () => {

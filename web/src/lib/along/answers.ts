@@ -36,7 +36,7 @@ export class Answers {
         : undefined);
     if (!kept) return undefined;
     let view: unknown;
-    for (const one of waiting.filter((waits) => !waits.refused)) {
+    for (const one of waiting.filter((waits) => !waits.refused && waits.site === kept.site)) {
       const made: Made = { by, at: one.at };
       for (const { path: shown, apply } of asIf(one.method, one.path, one.body)?.shows ?? []) {
         if (shown === kept.path) view = apply((view ?? JSON.parse(kept.body)) as never, made);

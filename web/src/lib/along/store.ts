@@ -20,8 +20,8 @@ export interface Taken {
   row: SiteInList;
   at: string;
   bytes: number;
-  /** Something was sent since: what is kept is older than that. */
-  isOld?: boolean;
+  /** When something was sent that what is kept does not have yet. */
+  oldSince?: string;
 }
 
 /** A change that waits to be sent. */

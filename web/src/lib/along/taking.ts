@@ -21,6 +21,7 @@ export async function take(along: Along, row: SiteInList, says: (done: number, a
 
 async function takeAll(along: Along, row: SiteInList, says: (done: number, all: number) => void) {
   await prove(along);
+  const begun = instant();
   const site = row.id;
   const paths = [...pathsOfAll, ...pathsOf(site)];
   let bytes = 0;
@@ -36,14 +37,16 @@ async function takeAll(along: Along, row: SiteInList, says: (done: number, all: 
     paths.push(...pathsOf(site, path, body).filter((one) => !paths.includes(one)));
   }
   bytes += await takePhotos(along, site);
-  const taken = {
+  // What was sent meanwhile may not be in all of it.
+  const oldSince = (await along.store.get('sites', [along.account, site]))?.oldSince ?? '';
+  await along.store.put('sites', {
     account: along.account,
     site,
     row: plain(row),
     at: instant(),
     bytes,
-  };
-  await along.store.put('sites', taken);
+    ...(oldSince >= begun ? { oldSince } : {}),
+  });
   await along.look();
 }
 
@@ -81,15 +84,20 @@ async function prove(along: Along) {
 
 /** Takes anew what is older than what was sent. */
 export async function freshen(along: Along) {
-  for (const { site, row, isOld } of along.taken) {
-    if (!isOld || along.waits(site) || along.offline) continue;
-    const page = await along.network(new Request(`${SITES}?search=${encodeURIComponent(row.name)}`), true);
-    const now = page?.ok ? ((await page.json()) as SitePage).sites.find((one) => one.id === site) : undefined;
+  for (const { site, row, oldSince } of along.taken) {
+    if (!oldSince || along.waits(site) || along.offline) continue;
     try {
-      await takeAll(along, now ?? row, () => undefined);
+      await takeAll(along, await rowOf(along, row), () => undefined);
     } catch (failure) {
-      // It is tried again with the next that is sent, or by hand; what was kept stays.
+      // It is tried again as long as it is old; what was kept stays.
       console.warn(`${row.name} could not be taken anew: ${String(failure)}`);
     }
   }
+}
+
+/** How a site stands in the server's list now. */
+async function rowOf(along: Along, row: SiteInList): Promise<SiteInList> {
+  const page = await along.network(new Request(`${SITES}?search=${encodeURIComponent(row.name)}`), true);
+  const found = page?.ok ? ((await page.json()) as SitePage).sites : [];
+  return found.find((one) => one.id === row.id) ?? row;
 }
