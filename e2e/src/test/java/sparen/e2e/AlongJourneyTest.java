@@ -43,6 +43,18 @@ public class AlongJourneyTest extends BrowserTest {
         return next;
     }
 
+    /** The bench supply is set to a voltage, and waited for what that switches first. */
+    private static void toNextSwitching(Page page, String volts) {
+        page.getByRole(
+                        AriaRole.SPINBUTTON,
+                        new Page.GetByRoleOptions().setName("voltage").setExact(true))
+                .focus();
+        page.keyboard().press("Enter");
+        page.keyboard().type(volts);
+        page.keyboard().press("Enter");
+        button(page, "To the next switching").click();
+    }
+
     /** Somebody else saves a revision meanwhile. */
     private static void colleagueSaves(Client signe, String output, String field, double volts) throws Exception {
         JsonNode latest = signe.get("/api/sites/hallgrund/revisions/latest");
@@ -102,14 +114,7 @@ public class AlongJourneyTest extends BrowserTest {
         assertThat(chip(page, "Transmitter load disconnect", "LVD")).not().hasText(before);
 
         page.navigate(address() + "/#/site/hallgrund/bench");
-        Locator knob = page.getByRole(
-                AriaRole.SPINBUTTON,
-                new Page.GetByRoleOptions().setName("voltage").setExact(true));
-        knob.focus();
-        page.keyboard().press("Enter");
-        page.keyboard().type("11,6");
-        page.keyboard().press("Enter");
-        button(page, "To the next switching").click();
+        toNextSwitching(page, "11,6");
         assertThat(page.getByText("Transmitter load disconnect opens").first()).isVisible();
 
         page.navigate(address() + "/#/site/hallgrund/handover/steps");
@@ -279,14 +284,7 @@ public class AlongJourneyTest extends BrowserTest {
         assertThat(page.locator("header")).containsText("saved here, waits to be sent");
 
         page = reopened(context, page, "/site/" + site + "/bench");
-        Locator knob = page.getByRole(
-                AriaRole.SPINBUTTON,
-                new Page.GetByRoleOptions().setName("voltage").setExact(true));
-        knob.focus();
-        page.keyboard().press("Enter");
-        page.keyboard().type("24");
-        page.keyboard().press("Enter");
-        button(page, "To the next switching").click();
+        toNextSwitching(page, "24");
         assertThat(page.getByText("goes to search").first()).isVisible();
         button(page, "To the next switching").click();
         assertThat(page.getByText("Comfort loads opens").first()).isVisible();
