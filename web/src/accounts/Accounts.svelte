@@ -4,12 +4,13 @@
   import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
   import type { AccountInList, NewLink, Organisation } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
-  import Menu from '../lib/shell/Menu.svelte';
   import Said from '../lib/shell/Said.svelte';
-  import { ROLES, session, type Role } from '../lib/shell/session.svelte';
+  import { session } from '../lib/shell/session.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import AccountRow from './AccountRow.svelte';
+  import NewAccount from './NewAccount.svelte';
   import Once from './Once.svelte';
+  import OrganisationPart from './OrganisationPart.svelte';
 
   let accounts = $state.raw<AccountInList[]>();
   let organisation = $state.raw<Organisation>();
@@ -18,9 +19,6 @@
   let link = $state.raw<{ whose: string; made: NewLink }>();
   let done = $state('');
   let adding = $state(false);
-  let name = $state('');
-  let fullName = $state('');
-  let role = $state<Role>('TECHNICIAN');
 
   async function load() {
     const [all, ours] = await Promise.all([
@@ -56,18 +54,6 @@
     if (one.name === session.person?.name) await session.load();
   }
 
-  async function make(event: SubmitEvent) {
-    event.preventDefault();
-    const standing = { fullName: fullName.trim(), role, writesToDevices: false, active: true };
-    const answer = await outcome(api.POST('/api/accounts', { body: { name: name.trim(), standing } }));
-    refused = answer.problem;
-    if (!answer.data) return;
-    link = { whose: standing.fullName, made: answer.data };
-    adding = false;
-    name = fullName = '';
-    await load();
-  }
-
   async function newLink(one: AccountInList) {
     const answer = await outcome(
       api.POST('/api/accounts/{name}/link', { params: { path: { name: one.name } } }),
@@ -93,13 +79,6 @@
     );
   }
 
-  async function setOrganisation(next: Organisation) {
-    const answer = await outcome(api.PUT('/api/organisation', { body: next }));
-    organisation = answer.data ?? (organisation && { ...organisation });
-    refused = answer.problem;
-    if (answer.data) await session.load();
-  }
-
   onMount(load);
 </script>
 
@@ -118,33 +97,13 @@
   <p role="status" class="grow">{done}</p>
 </div>
 {#if adding}
-  <form class="mb-5 flex flex-wrap items-end gap-3 border-l-4 border-ink bg-raised p-4" onsubmit={make}>
-    <label class="grid gap-1 font-bold"
-      >Full name <input
-        class="{FIELD} w-60 font-normal"
-        required
-        maxlength="120"
-        bind:value={fullName}
-      /></label
-    >
-    <label class="grid gap-1 font-bold"
-      >Signs in as
-      <input
-        class="{FIELD} w-44 font-normal"
-        required
-        autocapitalize="none"
-        placeholder="a to z, 0 to 9"
-        bind:value={name}
-      /></label
-    >
-    <label class="grid gap-1 font-bold"
-      >Role
-      <select class="{FIELD} font-normal" bind:value={role}>
-        {#each ROLES as [key, word] (key)}<option value={key}>{word}</option>{/each}
-      </select></label
-    >
-    <Action main type="submit">Make it</Action>
-  </form>
+  <NewAccount
+    made={(whose, made) => {
+      link = { whose, made };
+      adding = false;
+      void load();
+    }}
+  />
 {/if}
 <Said problem={refused} />
 {#if !accounts}
@@ -152,105 +111,11 @@
 {:else}
   <ul class="divide-y divide-rule border-y border-rule">
     {#each accounts as one (one.name)}
-      {@const whose = one.fullName}
-      <li class="flex flex-wrap items-center gap-x-4 gap-y-1 py-1.5 {one.active ? '' : 'text-soft'}">
-        <p class="min-w-44 grow">
-          <b class={one.active ? '' : 'line-through'}>{whose}</b>
-          <span class="text-soft"
-            >{one.name}{one.hasSecondFactor ? ', second factor' : ''}{one.active ? '' : ', disabled'}</span
-          >
-        </p>
-        <select
-          class="{FIELD} w-40"
-          aria-label="Role of {whose}"
-          value={one.role}
-          onchange={(event) =>
-            change(one, { role: event.currentTarget.value as Role }, `${whose} has another role.`)}
-        >
-          {#each ROLES as [key, word] (key)}<option value={key}>{word}</option>{/each}
-        </select>
-        <label class="flex min-h-11 w-44 items-center gap-2 text-sm"
-          ><input
-            type="checkbox"
-            class="h-5 w-5"
-            aria-label="{whose} may write to devices"
-            disabled={one.role === 'OBSERVER'}
-            checked={one.writesToDevices}
-            onchange={(event) =>
-              change(
-                one,
-                { writesToDevices: event.currentTarget.checked },
-                `${whose} ${event.currentTarget.checked ? 'may' : 'may not'} write to devices.`,
-              )}
-          />writes to devices</label
-        >
-        <Menu label="More for {whose}">
-          <button class="min-h-11 px-4 text-left hover:bg-sunk" onclick={() => newLink(one)}
-            >Link for a new password…</button
-          >
-          <button class="min-h-11 px-4 text-left hover:bg-sunk" onclick={() => signOut(one)}
-            >Sign out everywhere</button
-          >
-          {#if one.hasSecondFactor}
-            <button class="min-h-11 px-4 text-left hover:bg-sunk" onclick={() => removeSecondFactor(one)}
-              >Take the second factor away</button
-            >
-          {/if}
-          <button
-            class="min-h-11 px-4 text-left hover:bg-sunk"
-            onclick={() =>
-              change(
-                one,
-                { active: !one.active },
-                `${whose} ${one.active ? 'is disabled, and signed out' : 'may sign in again'}.`,
-              )}>{one.active ? 'Disable' : 'Enable'}</button
-          >
-        </Menu>
-      </li>
+      <AccountRow {one} {change} {newLink} {signOut} {removeSecondFactor} />
     {/each}
   </ul>
 {/if}
 {#if organisation}
-  {@const ours = organisation}
-  <section class="mt-8 grid gap-3" aria-label="Organisation">
-    <h2>Organisation</h2>
-    <label class="flex flex-wrap items-center gap-3"
-      >Name
-      <input
-        class="{FIELD} w-72"
-        maxlength="120"
-        value={ours.name}
-        onchange={(event) => setOrganisation({ ...ours, name: event.currentTarget.value })}
-      /></label
-    >
-    <label class="flex min-h-11 items-center gap-2"
-      ><input
-        type="checkbox"
-        class="h-5 w-5"
-        checked={ours.secondFactorRequired}
-        onchange={(event) => setOrganisation({ ...ours, secondFactorRequired: event.currentTarget.checked })}
-      />everybody needs a second factor to sign in</label
-    >
-    <label class="flex flex-wrap items-center gap-3"
-      >Networks in which devices may be reached
-      <input
-        class="{FIELD} number w-72"
-        placeholder="none, or 192.168.4.0/24"
-        value={ours.deviceNetworks}
-        onchange={(event) => setOrganisation({ ...ours, deviceNetworks: event.currentTarget.value })}
-      /></label
-    >
-    <label class="flex flex-wrap items-center gap-3"
-      >Sites that are taken along open without a network for
-      <input
-        class="{FIELD} number w-24"
-        type="number"
-        min="0"
-        max="90"
-        value={ours.offlineDays}
-        onchange={(event) => setOrganisation({ ...ours, offlineDays: event.currentTarget.valueAsNumber })}
-      />days</label
-    >
-  </section>
+  <OrganisationPart {organisation} taken={(ours) => (organisation = ours)} />
 {/if}
 <LeftWork />

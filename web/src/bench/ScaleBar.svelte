@@ -1,9 +1,9 @@
 <script lang="ts">
-  import { lit } from '../lib/gauge/lit.svelte';
-  import { spread, ticks } from '../lib/gauge/pegs';
+  import { ticks } from '../lib/gauge/pegs';
   import NumberChip from '../lib/sentence/NumberChip.svelte';
-  import { decimal, fixed } from '../lib/sentence/quantity';
-  import type { Scale } from './scale';
+  import { fixed } from '../lib/sentence/quantity';
+  import { AXIS, EDGE, type Scale } from './scale';
+  import ScaleLevels from './ScaleLevels.svelte';
 
   /** One scale with all its levels and one thumb; where a battery answers it only shows. */
   interface Props {
@@ -13,9 +13,6 @@
   }
   let { scale, turn }: Props = $props();
 
-  const EDGE = 16;
-  const AXIS = 62;
-  const LABEL = 46;
   let wide = $state(600);
   let dragged = $state<number>();
   const value = $derived(dragged ?? scale.value);
@@ -27,64 +24,8 @@
   );
   const falling = $derived(scale.levels.filter((one) => one.acts === 'FALLING'));
   const rising = $derived(scale.levels.filter((one) => one.acts !== 'FALLING'));
-  const places = $derived((levels: typeof falling) =>
-    spread(
-      levels.map((one) => x(one.value)),
-      LABEL,
-      22,
-      wide - 22,
-    ),
-  );
-  /** Where there is no room for all numbers, those next to the thumb and the one that is lit stand there. */
-  function told(levels: typeof falling): typeof falling {
-    if (levels.length * LABEL <= wide - 2 * EDGE) return levels;
-    const near = [...levels].sort((a, b) => Math.abs(a.value - value) - Math.abs(b.value - value));
-    const few = near.slice(0, Math.max(1, Math.floor((wide - 2 * EDGE) / LABEL / 2)));
-    return levels.filter((one) => few.includes(one) || one.path === lit.path);
-  }
   const digits = $derived(scale.unit === 'V' ? 2 : 0);
 </script>
-
-{#snippet side(levels: typeof falling, up: boolean)}
-  {@const labelled = told(levels)}
-  {@const at = places(labelled)}
-  {#each levels as level (level.path)}
-    {@const bright = lit.path === level.path}
-    {@const from = x(level.value)}
-    {@const to = at[labelled.indexOf(level)]}
-    <g
-      role="img"
-      aria-label="{level.term} of {level.name}, {decimal(level.value)} {scale.unit}"
-      {...lit.by(level.path)}
-    >
-      <path
-        d={level.acts === 'HELD'
-          ? `M${from - 3} ${AXIS - 14}h6v10h-6z`
-          : up
-            ? `M${from - 6} ${AXIS - 3}h12l-6 -11z`
-            : `M${from - 6} ${AXIS + 3}h12l-6 11z`}
-        fill={bright ? 'var(--focus)' : 'var(--ink)'}
-      />
-      {#if to !== undefined}
-        <path
-          d="M{from} {up ? AXIS - 15 : AXIS + 15}L{to} {up ? 30 : 94}"
-          stroke="var(--rule-strong)"
-          fill="none"
-        />
-        <text
-          x={to}
-          y={up ? 26 : 108}
-          text-anchor="middle"
-          class="number"
-          font-size="13"
-          font-weight={bright ? 700 : 400}
-          fill={bright ? 'var(--focus)' : 'var(--ink)'}>{decimal(level.value, 2)}</text
-        >
-      {/if}
-      <title>{level.term} of {level.name}</title>
-    </g>
-  {/each}
-{/snippet}
 
 <div class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 max-sm:grid-cols-1">
   <div class="relative" bind:clientWidth={wide}>
@@ -93,8 +34,8 @@
       {#each ticks(scale.low, scale.high) as tick (tick)}
         <path d="M{x(tick)} {AXIS - 4}v8" stroke="var(--ink-soft)" />
       {/each}
-      {@render side(rising, true)}
-      {@render side(falling, false)}
+      <ScaleLevels {scale} levels={rising} {value} {x} {wide} above />
+      <ScaleLevels {scale} levels={falling} {value} {x} {wide} />
       <path d="M{x(value)} 30V94" stroke="var(--focus)" stroke-width="3" />
     </svg>
     {#if turn}
@@ -170,10 +111,5 @@
     min-height: 3rem;
     font-size: 1.75rem;
     line-height: 2.75rem;
-  }
-  text {
-    paint-order: stroke;
-    stroke: var(--paper);
-    stroke-width: 3px;
   }
 </style>

@@ -7,9 +7,9 @@
   import { duration, fixed } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { happened } from '../lib/tape/events';
   import { shownValue, type Bench } from './bench.svelte';
   import { differences, type Differs } from './differences';
+  import DiffersTable from './DiffersTable.svelte';
 
   /** What was done as a script: kept under a name, played again, on another revision too, and as a test protocol on paper. */
   interface Props {
@@ -27,7 +27,6 @@
   const file = $derived(
     `data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify({ turns: bench.turns }, null, 2))}`,
   );
-  const when = (seconds: number | undefined) => (seconds === undefined ? 'never' : `${fixed(seconds, 1)} s`);
 
   onMount(async () => {
     await bench.readKept();
@@ -134,24 +133,7 @@
         {#if differs.length === 0}
           <p>Nothing differs on revision {against}: the same contacts move at the same instants.</p>
         {:else}
-          <table class="w-full max-w-3xl text-left">
-            <thead class="text-sm text-soft">
-              <tr>
-                <th class="py-1 font-normal">what moves</th>
-                <th class="py-1 text-right font-normal">here</th>
-                <th class="py-1 text-right font-normal">on revision {against}</th>
-              </tr>
-            </thead>
-            <tbody>
-              {#each differs as one, i (i)}
-                <tr class="border-t border-rule">
-                  <td class="py-1">{names[one.subject] ?? 'Bus'} {happened(one.kind)}</td>
-                  <td class="number py-1 text-right">{when(one.first)}</td>
-                  <td class="number py-1 text-right">{when(one.second)}</td>
-                </tr>
-              {/each}
-            </tbody>
-          </table>
+          <DiffersTable {differs} {against} {names} />
         {/if}
       </div>
     {/if}

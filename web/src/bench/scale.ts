@@ -1,5 +1,9 @@
 import type { NamedSignal, Peg } from '../lib/api/api';
 
+/** Where the axis of the scale lies, and how far it stays from the edges (px). */
+export const AXIS = 62;
+export const EDGE = 16;
+
 /** What stands on the scale of the bench: every voltage at once, or one knob. */
 export interface Scale {
   name: string;

@@ -1,12 +1,11 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Problem } from '../lib/api/client';
-  import type { DeviceHeld, ReadEntry } from '../lib/api/api';
+  import type { DeviceHeld } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
-  import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import DeviceEntry from './DeviceEntry.svelte';
   import { DeviceRound, type Held } from './held.svelte';
 
   /** The menu of a device: what is to stand there, large, and what does; in turn it is read off and typed in. */
@@ -43,7 +42,6 @@
       ? 'md:grid-cols-[3.5rem_minmax(0,20rem)_8rem_minmax(0,1fr)]'
       : 'md:grid-cols-[minmax(0,20rem)_8rem_minmax(0,1fr)]',
   );
-  const unit = (entry: ReadEntry, value: string) => `${value} ${entry.unit}`.trim();
 
   function begins(i: number) {
     const entry = shown[i];
@@ -54,31 +52,7 @@
     event.preventDefault();
     if (await round.keep()) reading = false;
   }
-
-  /** Enter goes to the next entry, as in the menu of the device. */
-  function next(event: KeyboardEvent) {
-    if (event.key !== 'Enter') return;
-    event.preventDefault();
-    const form = (event.currentTarget as HTMLElement).closest('form');
-    const fields = [...(form?.querySelectorAll<HTMLElement>('[data-read]') ?? [])];
-    fields[fields.indexOf(event.currentTarget as HTMLElement) + 1]?.focus();
-  }
 </script>
-
-{#snippet standing(entry: ReadEntry)}
-  {#if entry.agreement === 'DRIFTED' && entry.read && entry.since}
-    <SeverityMark severity="CAUTION" brief />
-    <b>holds <span class="number">{unit(entry, entry.read)}</span></b>, since {day(entry.since, zone)}
-  {:else if entry.agreement === 'TO_ENTER' && entry.read && entry.readAt}
-    <b>to enter</b>: held <span class="number">{unit(entry, entry.read)}</span> on {day(entry.readAt, zone)}
-  {:else if entry.agreement === 'CANNOT_HOLD' && entry.read}
-    <b>cannot hold what is planned</b>; holds <span class="number">{unit(entry, entry.read)}</span>
-  {:else if entry.agreement === 'UNREAD'}
-    <span class="text-soft">not read</span>
-  {:else if entry.readAt}
-    <span class="text-soft">so on {day(entry.readAt, zone)}</span>
-  {/if}
-{/snippet}
 
 <section class="border-t border-rule px-4 py-5 md:px-6" aria-labelledby="held-{device.id}">
   <div class="flex flex-wrap items-baseline gap-x-4 gap-y-1">
@@ -117,63 +91,9 @@
     <ul class="max-md:mt-3">
       {#each shown as entry, i (entry.place)}
         {@const part = begins(i)}
-        {@const wrong = round.refusal(entry.place)}
         {@const label = `${entry.label} of ${device.name}${part || entry.at !== device.id ? `, ${name(entry.at)}` : ''}`}
         {#if part}<li class="pt-4 pb-1 font-bold">{part}</li>{/if}
-        <li
-          class="grid min-h-12 grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 gap-y-1 border-t border-rule py-1 {columns}"
-        >
-          {#if hasMenu}<span class="number text-soft max-md:hidden">{entry.menu ?? ''}</span>{/if}
-          <span
-            ><span class="number text-soft md:hidden">{entry.menu ? `${entry.menu} ` : ''}</span
-            >{entry.label}</span
-          >
-          <span class="number text-right text-lg font-bold"
-            >{entry.planned === '' ? '–' : unit(entry, entry.planned)}</span
-          >
-          <div class="flex flex-wrap items-center gap-2 max-md:col-span-2">
-            {#if reading}
-              {#if entry.choices.length > 0}
-                <select
-                  class="{FIELD} w-40"
-                  data-read
-                  aria-label={label}
-                  aria-invalid={wrong ? 'true' : undefined}
-                  value={round.said[entry.place] ?? ''}
-                  onkeydown={next}
-                  onchange={(event) => round.say(entry.place, event.currentTarget.value)}
-                >
-                  <option value="">not read</option>
-                  {#each entry.choices as choice (choice)}<option value={choice}>{choice}</option>{/each}
-                </select>
-              {:else}
-                <input
-                  class="{FIELD} number w-40"
-                  data-read
-                  inputmode={entry.unit ? 'decimal' : 'text'}
-                  autocomplete="off"
-                  aria-label={label}
-                  aria-invalid={wrong ? 'true' : undefined}
-                  placeholder="not read"
-                  value={round.said[entry.place] ?? ''}
-                  onkeydown={next}
-                  oninput={(event) => round.say(entry.place, event.currentTarget.value)}
-                />
-              {/if}
-              {#if entry.planned !== ''}
-                <button
-                  type="button"
-                  class="min-h-11 px-2 underline"
-                  aria-label="same as planned: {label}"
-                  onclick={() => round.say(entry.place, entry.planned)}>same</button
-                >
-              {/if}
-              {#if wrong}<p class="basis-full text-danger" role="alert">{wrong}</p>{/if}
-            {:else}
-              <p>{@render standing(entry)}</p>
-            {/if}
-          </div>
-        </li>
+        <DeviceEntry {entry} {label} {round} {reading} {hasMenu} {columns} {zone} />
       {/each}
     </ul>
     {#if reading}

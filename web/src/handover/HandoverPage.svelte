@@ -7,8 +7,8 @@
   import { session } from '../lib/shell/session.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import type { Line } from '../lib/tape/tape';
-  import { editorOf } from '../plan/planEditor.svelte';
+  import type { Line } from '../lib/tape/plot';
+  import { editorOf } from '../plan/editors';
   import DeviceEntries from './DeviceEntries.svelte';
   import { Held, verdict } from './held.svelte';
   import OnWire from './OnWire.svelte';

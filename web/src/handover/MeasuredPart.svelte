@@ -6,7 +6,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
   import Chart from '../lib/tape/Chart.svelte';
-  import type { Line } from '../lib/tape/tape';
+  import type { Line } from '../lib/tape/plot';
 
   /** What a device has measured until now, with the levels of the plan. */
   interface Props {

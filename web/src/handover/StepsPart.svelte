@@ -1,14 +1,12 @@
 <script lang="ts">
   import { gate } from '../lib/along/gate.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
-  import type { CommissioningView, StepAtVisit, WorkStep } from '../lib/api/api';
+  import type { CommissioningView, WorkStep } from '../lib/api/api';
   import { day } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
   import Said from '../lib/shell/Said.svelte';
-  import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import StepPhotos from './StepPhotos.svelte';
+  import StepRow from './StepRow.svelte';
 
   /** What is done at the site, one after the other, and what of it is done at this visit. */
   let { site, readonly, zone }: { site: string; readonly: boolean; zone: string } = $props();
@@ -17,7 +15,6 @@
   let problem = $state.raw<Problem>();
   let refused = $state.raw<Problem>();
   let busy = $state(false);
-  let typed = $state<Record<string, { measured: string; note: string }>>({});
 
   const path = $derived({ siteId: site });
   const PHASES: [WorkStep['phase'], string][] = [
@@ -58,31 +55,6 @@
         }),
       ),
     );
-
-  async function mark(one: StepAtVisit, isDone: boolean) {
-    const { measured, note } = of(one);
-    const kept = await take(
-      outcome(
-        api.POST('/api/sites/{siteId}/commissioning/marks', {
-          params: { path },
-          body: {
-            id: crypto.randomUUID(),
-            round: view?.round ?? 0,
-            step: one.step.id,
-            done: isDone,
-            measured,
-            note,
-          },
-        }),
-      ),
-    );
-    if (kept) typed = { ...typed, [one.step.id]: { measured: '', note: '' } };
-  }
-
-  const of = (one: StepAtVisit) => typed[one.step.id] ?? { measured: '', note: '' };
-  function type(one: StepAtVisit, what: { measured?: string; note?: string }) {
-    typed = { ...typed, [one.step.id]: { ...of(one), ...what } };
-  }
 </script>
 
 {#if problem}<Trouble {problem} retry={load} />{/if}
@@ -117,82 +89,7 @@
         <h2 id="phase-{phase}">{title}</h2>
         <ol class="mt-2">
           {#each steps as one, i (one.step.id)}
-            {@const step = one.step}
-            <li
-              class="grid gap-x-4 gap-y-1 border-t border-rule py-2 md:grid-cols-[2.5rem_minmax(0,1fr)_minmax(0,24rem)]"
-            >
-              <span class="number text-soft" aria-hidden="true">{i + 1}</span>
-              <div class="max-w-2xl">
-                <p class="text-lg {one.mark?.done ? 'text-soft' : 'font-bold'}">{step.what}</p>
-                {#if step.expect}<p>{step.expect}</p>{/if}
-                {#if step.stop}<p><b>Stop:</b> {step.stop}</p>{/if}
-              </div>
-              <div class="grid content-start gap-2">
-                {#if one.mark?.done}
-                  <p>
-                    <b>Done</b>
-                    {#if one.mark.measured}<span class="number">{one.mark.measured}</span>{/if}
-                    <span class="text-soft">{one.mark.madeBy}, {day(one.mark.madeAt, zone)}</span>
-                    {#if one.mark.note}<span class="block">{one.mark.note}</span>{/if}
-                  </p>
-                  {#if one.mark.failure}
-                    <p>
-                      <SeverityMark severity="DANGER" /> <b>{one.mark.failure}</b>{step.stop
-                        ? ': stop.'
-                        : '.'}
-                    </p>
-                  {/if}
-                  {#if !readonly}
-                    <button
-                      type="button"
-                      class="no-print min-h-11 justify-self-start underline"
-                      aria-label="not done after all: {step.what}"
-                      disabled={busy}
-                      onclick={() => mark(one, false)}>not done after all</button
-                    >
-                  {/if}
-                {:else if !readonly && view.round > 0}
-                  <form
-                    class="no-print flex flex-wrap gap-2"
-                    onsubmit={(event) => {
-                      event.preventDefault();
-                      void mark(one, true);
-                    }}
-                  >
-                    {#if step.expect}
-                      <input
-                        class="{FIELD} number w-28"
-                        placeholder={step.between ? `measured, ${step.between.unit}` : 'measured'}
-                        maxlength="300"
-                        autocomplete="off"
-                        aria-label="measured: {step.what}"
-                        value={of(one).measured}
-                        oninput={(event) => type(one, { measured: event.currentTarget.value })}
-                      />
-                    {/if}
-                    <input
-                      class="{FIELD} w-36"
-                      placeholder="note"
-                      maxlength="300"
-                      autocomplete="off"
-                      aria-label="note: {step.what}"
-                      value={of(one).note}
-                      oninput={(event) => type(one, { note: event.currentTarget.value })}
-                    />
-                    <Action type="submit" disabled={busy} aria-label="Done: {step.what}">Done</Action>
-                  </form>
-                {/if}
-                <StepPhotos
-                  {site}
-                  {step}
-                  round={view?.round ?? 0}
-                  photos={one.photos}
-                  {readonly}
-                  {zone}
-                  {take}
-                />
-              </div>
-            </li>
+            <StepRow {site} {one} number={i + 1} round={view.round} {readonly} {zone} {busy} {take} />
           {/each}
         </ol>
       </section>

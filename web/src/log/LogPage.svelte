@@ -3,7 +3,7 @@
   import { session } from '../lib/shell/session.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { editorOf } from '../plan/planEditor.svelte';
+  import { editorOf } from '../plan/editors';
   import BookPart from './BookPart.svelte';
   import DailyPart from './DailyPart.svelte';
   import FilesPart from './FilesPart.svelte';

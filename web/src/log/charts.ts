@@ -1,6 +1,7 @@
 import uPlot from 'uplot';
 import type { FitResult, RecordedTrace } from '../lib/api/api';
-import { drawLines, ink, options, type Common, type Line } from '../lib/tape/tape';
+import { drawLines } from '../lib/tape/levels';
+import { ink, options, type Common, type Line } from '../lib/tape/plot';
 
 type Numbers = (number | null)[];
 

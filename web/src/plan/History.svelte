@@ -3,12 +3,13 @@
   import { gate } from '../lib/along/gate.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { api, outcome, type Problem } from '../lib/api/client';
-  import type { Change, Revision } from '../lib/api/api';
+  import type { Revision } from '../lib/api/api';
   import { moment } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import { session } from '../lib/shell/session.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { PlanEditor } from './planEditor.svelte';
+  import RevisionsCompared from './RevisionsCompared.svelte';
 
   /** Who changed what and when; any two compared, any one brought back, named or taken away as a file. */
   let { editor }: { editor: PlanEditor } = $props();
@@ -17,9 +18,6 @@
   let problem = $state<Problem>();
   let naming = $state<number>();
   let name = $state('');
-  let from = $state(0);
-  let to = $state(0);
-  let changes = $state.raw<Change[]>();
   const zone = $derived(editor.plan?.site.location.timeZone ?? 'UTC');
   const path = $derived({ siteId: editor.site });
 
@@ -28,9 +26,6 @@
     problem = answer.problem;
     if (!answer.data) return;
     revisions = answer.data;
-    to = revisions[0]?.number ?? 0;
-    from = Math.max(0, to - 1);
-    changes = undefined;
   }
 
   async function bringBack(number: number) {
@@ -39,16 +34,6 @@
     );
     problem = answer.problem;
     if (answer.data) editor.set([], answer.data.plan, () => `as in revision ${shownNumber(number)}`);
-  }
-
-  async function compare() {
-    const answer = await outcome(
-      api.GET('/api/sites/{siteId}/revisions/{number}/changes/{to}', {
-        params: { path: { ...path, number: from, to } },
-      }),
-    );
-    problem = answer.problem;
-    changes = answer.data;
   }
 
   async function giveName(event: SubmitEvent) {
@@ -78,42 +63,7 @@
   {#if problem}<Trouble {problem} retry={load} />{/if}
   {#if !revisions && !problem}<p role="status" class="text-soft">Reading the revisions</p>{/if}
   {#if revisions && revisions.length > 1}
-    <form
-      class="mt-3 flex flex-wrap items-end gap-3"
-      onsubmit={(event) => {
-        event.preventDefault();
-        void compare();
-      }}
-    >
-      {#each [['from', 'Compare revision'], ['to', 'with revision']] as const as [which, label] (which)}
-        <label class="grid gap-1 text-sm text-soft"
-          >{label}
-          <select
-            class={FIELD}
-            value={which === 'from' ? from : to}
-            onchange={(event) => {
-              const chosen = Number(event.currentTarget.value);
-              if (which === 'from') from = chosen;
-              else to = chosen;
-            }}
-          >
-            {#each revisions as one (one.number)}
-              <option value={one.number}>{shownNumber(one.number)}{one.name ? ` · ${one.name}` : ''}</option>
-            {/each}
-          </select>
-        </label>
-      {/each}
-      <Action type="submit">Compare</Action>
-    </form>
-    {#if changes}
-      <div class="mt-3 max-w-3xl border-l-4 border-ink bg-raised p-3" role="status">
-        <p class="font-bold">From revision {from} to {to}</p>
-        {#if changes.length === 0}<p>Nothing differs.</p>{/if}
-        <ul>
-          {#each changes as one (one.path + one.says)}<li class="tabular-nums">{one.says}</li>{/each}
-        </ul>
-      </div>
-    {/if}
+    {#key revisions[0]?.number}<RevisionsCompared site={editor.site} {revisions} />{/key}
   {/if}
   <ol class="mt-4">
     {#each revisions ?? [] as one (one.number)}

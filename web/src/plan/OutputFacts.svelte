@@ -1,10 +1,11 @@
 <script lang="ts">
   import type { Output, OutputReading } from '../lib/api/api';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
-  import Action from '../lib/shell/Action.svelte';
   import { typed } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
-  import { suppliesOf, switchableOf, withoutOutput } from './outputs';
+  import { suppliesOf } from './outputs';
+  import BehindContact from './BehindContact.svelte';
+  import OutputFits from './OutputFits.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
   /** What an output physically is: contact, clock, positions, and where it acts. */
@@ -17,7 +18,6 @@
   }
   let { editor, output, reading, errors, change }: Props = $props();
 
-  const volts = $derived(editor.plan?.site.nominalVolts ?? 12);
   const atController = $derived(
     (editor.plan?.site.controllers ?? []).some((one) => output.loads.includes(one.id)),
   );
@@ -34,31 +34,7 @@
     editor.set(['program', 'outputs', output.id], rest, () => `${key} of ${output.name} is no longer set`);
   }
 
-  const contact = () =>
-    put(
-      {
-        contact: {
-          kind: 'RELAY',
-          dcAmperes: 30,
-          dcVolts: Math.round(volts * 1.5),
-          inrushAmperes: 60,
-          operateSeconds: 0.02,
-          pullInVolts: volts * 0.75,
-          dropOutVolts: volts * 0.3,
-          pullInWatts: 3,
-        },
-      },
-      'contact set',
-    );
   const supplies = $derived(editor.plan ? suppliesOf(editor.plan) : []);
-  /** What no other output drives. */
-  const switchable = $derived.by(() => {
-    if (!editor.plan) return [];
-    const taken = editor.plan.program.outputs
-      .filter((one) => one.id !== output.id)
-      .flatMap((one) => one.loads);
-    return switchableOf(editor.plan).filter((one) => !taken.includes(one.id));
-  });
   const positions = [
     ['OPEN', 'open'],
     ['CLOSED', 'closed'],
@@ -113,40 +89,18 @@
       /></label
     >
   </div>
-  <fieldset class="mt-3">
-    <legend class="text-sm">Behind its contact</legend>
-    <div class="flex flex-wrap gap-x-5">
-      {#each switchable as one (one.id)}
-        <label class="flex min-h-9 items-center gap-2"
-          ><input
-            type="checkbox"
-            class="size-5 accent-ink"
-            checked={output.loads.includes(one.id)}
-            onchange={(event) => {
-              const others = output.loads.filter((id) => id !== one.id);
-              put({ loads: event.currentTarget.checked ? [...others, one.id] : others }, 'what it drives');
-            }}
-          />{one.name}</label
-        >
-      {:else}<p class="text-soft">Everything here is behind another contact.</p>{/each}
-    </div>
-  </fieldset>
-  {#if output.contact && reading?.contact}
-    <SentenceEditor
-      sentence={reading.contact}
-      rule={{ ...output.contact }}
-      errors={errors('contact')}
-      change={(field, label, value) => change('contact', field, label, value)}
-    />
-  {/if}
-  {#if output.clock && reading?.clock}
-    <SentenceEditor
-      sentence={reading.clock}
-      rule={{ ...output.clock }}
-      errors={errors('clock')}
-      change={(field, label, value) => change('clock', field, label, value)}
-    />
-  {/if}
+  <BehindContact {editor} {output} {put} />
+  {#each ['contact', 'clock'] as const as slot (slot)}
+    {@const [sentence, rule] = [reading?.[slot], output[slot]]}
+    {#if rule && sentence}
+      <SentenceEditor
+        {sentence}
+        rule={{ ...rule }}
+        errors={errors(slot)}
+        change={(field, label, value) => change(slot, field, label, value)}
+      />
+    {/if}
+  {/each}
   <div class="mt-1 flex flex-wrap gap-4">
     <label class="text-sm"
       >With its coil idle<select
@@ -179,29 +133,5 @@
       >
     {/if}
   </div>
-  <div class="mt-3 flex flex-wrap gap-2">
-    <Action
-      onclick={() =>
-        editor.plan && editor.take(withoutOutput(editor.plan, output.id), `${output.name} is gone`)}
-      >Remove this output</Action
-    >
-    {#if output.contact}
-      <Action onclick={() => without('contact')}>Unset the contact</Action>
-    {:else}
-      <Action onclick={contact}>Set its contact</Action>
-    {/if}
-    {#if output.clock}
-      {@const clock = output.clock}
-      <Action onclick={() => put({ clock: { ...clock, lostAtPowerDown: !clock.lostAtPowerDown } }, 'clock')}
-        >{clock.lostAtPowerDown ? 'It keeps the time' : 'It forgets the time'}</Action
-      >
-      <Action onclick={() => without('clock')}>Unset the clock</Action>
-    {:else}
-      <Action
-        onclick={() =>
-          put({ clock: { offsetSeconds: 0, driftSecondsPerDay: 0, lostAtPowerDown: false } }, 'clock set')}
-        >Set its clock</Action
-      >
-    {/if}
-  </div>
+  <OutputFits {editor} {output} {put} {without} />
 </div>

@@ -2,12 +2,10 @@
   import { push } from 'svelte-spa-router';
   import type { Finding } from '../lib/api/api';
   import { gate } from '../lib/along/gate.svelte';
-  import Action from '../lib/shell/Action.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import { session } from '../lib/shell/session.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { day } from '../lib/sentence/quantity';
   import { seasonOf } from '../season/season.svelte';
   import Conflict from './Conflict.svelte';
   import DevicesPart from './DevicesPart.svelte';
@@ -15,8 +13,8 @@
   import History from './History.svelte';
   import LevelsPart from './LevelsPart.svelte';
   import OutputsPart from './OutputsPart.svelte';
-  import { editorOf } from './planEditor.svelte';
-  import { namedAt } from '../lib/plan/planPath';
+  import { editorOf } from './editors';
+  import PlanNotices from './PlanNotices.svelte';
   import ProfileImport from './ProfileImport.svelte';
   import SaveState from './SaveState.svelte';
 
@@ -106,37 +104,7 @@
   {#if editor.saveProblem}<Trouble problem={editor.saveProblem} retry={() => editor.save()} />{/if}
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   <Conflict {editor} />
-  {#if editor.restored && editor.dirty}
-    <div
-      class="m-4 flex flex-wrap items-center gap-4 border-l-4 border-ink bg-raised p-3 md:m-6"
-      role="status"
-    >
-      <p class="grow">Unsaved changes from before are back.</p>
-      <Action onclick={() => editor.discard()}>Discard them</Action>
-    </div>
-  {/if}
-  {#if plan && editor.refused.length > 0}
-    <div id="refused" class="m-4 border-l-4 border-danger bg-raised p-3 md:m-6" role="status">
-      <p class="font-bold">As it stands this cannot be saved:</p>
-      <ul>
-        {#each editor.refused as one, i (i)}
-          <li>
-            <button class="min-h-8 text-left underline" onclick={() => goToField(one.pointer)}
-              >{namedAt(plan, one.pointer)}</button
-            >: {one.detail}
-          </li>
-        {/each}
-      </ul>
-    </div>
-  {/if}
-  {#if editor.lost}
-    <p class="m-4 border-l-4 border-caution bg-raised p-3 md:m-6" role="alert">{editor.lost}</p>
-  {/if}
-  {#each editor.others as other (other.author)}
-    <p class="border-b border-rule px-4 py-2 text-soft md:px-6" role="status">
-      {other.author} has changes here that are not saved, last on {day(other.savedAt)}.
-    </p>
-  {/each}
+  <PlanNotices {editor} {plan} go={goToField} />
   {#if !plan}
     {#if !editor.problem}<p class="p-6 text-soft" role="status">Reading the plan</p>{/if}
   {:else if part === 'system'}

@@ -70,3 +70,6 @@ export function moved<T>(list: T[], from: number, by: -1 | 1): T[] {
   if (entry !== undefined) next.splice(from + by, 0, entry);
   return next;
 }
+
+/** How a place in a profile names an entry: what is only noted by its id, another by its number. */
+export const stepOf = (knob: Knob, at: number): string => (knob.kind === 'noted' ? knob.id : String(at));

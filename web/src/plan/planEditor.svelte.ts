@@ -1,56 +1,19 @@
-import { session } from '../lib/shell/session.svelte';
 import { api, outcome, type FieldError, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import { ask } from '../lib/engine/engine';
 import { gate } from '../lib/along/gate.svelte';
 import { isLocal } from '../lib/along/local';
-import type { FittedDevice, Plan, Reading, Revision } from '../lib/api/api';
+import type { Plan, Reading, Revision } from '../lib/api/api';
 import { instant } from '../lib/sentence/quantity';
-import { atPlace, merge, withPlace, type Clash, type Path, type Side } from '../lib/plan/planPath';
+import { meet, type Conflict } from './conflict';
+import { KeptDraft, type Draft } from './keptDraft';
+import { Steps } from './steps.svelte';
+import { atPlace, merge, withPlace, type Path, type Side } from '../lib/plan/planPath';
 
 /** Says a change in the trade's words: from what, to what. */
 export type Say = (before: unknown, after: unknown) => string;
 
-interface Step {
-  plan: Plan;
-  label: string;
-  place: string;
-}
-
-interface Draft {
-  parent: number;
-  plan: Plan;
-  savedAt: string;
-}
-
-/** Somebody saved meanwhile: theirs, the revision both began from, and both joined as far as that goes. */
-export interface Conflict {
-  revision: Revision;
-  plan: Plan;
-  merged: Plan;
-  base: Plan;
-  clashes: Clash[];
-}
-
-const MOST_STEPS = 200;
 const KEEP_AFTER_MS = 700;
-
-/** What this browser kept while a mode was still called a wish. */
-const inTodaysWords = (json: string) =>
-  json.replaceAll('"wish":"AUTOMATIC"', '"mode":"BY_RULE"').replaceAll('"wish":', '"mode":');
-
-/** Once every entry of a device's menu was a number, and nothing was noted. */
-function withTodaysDevices(plan: Plan): Plan {
-  const devices = plan.program.devices?.map((device) => ({
-    ...{ noted: [] },
-    ...device,
-    profile: {
-      ...device.profile,
-      knobs: device.profile.knobs.map((knob) => ({ ...{ kind: 'number' as const }, ...knob })),
-    },
-  }));
-  return devices ? { ...plan, program: { ...plan.program, devices: devices as FittedDevice[] } } : plan;
-}
 
 /**
  * A plan being edited: what is saved, what has been changed since, and how to go back. Unsaved changes also lie in the browser's
@@ -76,8 +39,8 @@ export class PlanEditor {
   others = $state.raw<{ author: string; savedAt: string }[]>([]);
 
   private saved = $state.raw<Plan>();
-  private undone = $state.raw<Step[]>([]);
-  private done = $state.raw<Step[]>([]);
+  private readonly steps = new Steps();
+  private readonly draft: KeptDraft;
   private readonly newest = new Newest();
   private timer?: ReturnType<typeof setTimeout>;
   /** What was sent to be saved last, and by which name: sent again, it is saved once. */
@@ -85,19 +48,21 @@ export class PlanEditor {
   /** How much that waited was sent when the plan was loaded. */
   private sentBefore = gate.sent;
 
-  constructor(readonly site: string) {}
+  constructor(readonly site: string) {
+    this.draft = new KeptDraft(site);
+  }
 
   get dirty() {
     return this.plan !== this.saved && JSON.stringify(this.plan) !== JSON.stringify(this.saved);
   }
   get canUndo() {
-    return this.done.length > 0;
+    return this.steps.canUndo;
   }
   get canRedo() {
-    return this.undone.length > 0;
+    return this.steps.canRedo;
   }
   get lastStep() {
-    return this.done.at(-1)?.label;
+    return this.steps.last?.label;
   }
 
   async load() {
@@ -156,38 +121,24 @@ export class PlanEditor {
   set(path: Path, value: unknown, say: Say) {
     if (!this.plan) return;
     const place = path.join('/');
-    const last = this.done.at(-1);
-    const merges = place !== '' && last?.place === place && this.undone.length === 0;
-    const before = atPlace(merges ? last.plan : this.plan, path);
+    const before = atPlace(this.steps.at(place)?.plan ?? this.plan, path);
     this.change(withPlace(this.plan, path, value), say(before, value), place);
   }
 
   private change(plan: Plan, label: string, place: string) {
     if (!this.plan) return;
-    const last = this.done.at(-1);
-    if (place !== '' && last?.place === place && this.undone.length === 0) {
-      this.done = [...this.done.slice(0, -1), { ...last, label }];
-    } else {
-      this.done = [...this.done, { plan: this.plan, label, place }].slice(-MOST_STEPS);
-    }
-    this.undone = [];
+    this.steps.add({ plan: this.plan, label, place });
     this.show(plan);
   }
 
   undo() {
-    const step = this.done.at(-1);
-    if (!step || !this.plan) return;
-    this.done = this.done.slice(0, -1);
-    this.undone = [...this.undone, { ...step, plan: this.plan }];
-    this.show(step.plan);
+    const plan = this.plan && this.steps.undo(this.plan);
+    if (plan) this.show(plan);
   }
 
   redo() {
-    const step = this.undone.at(-1);
-    if (!step || !this.plan) return;
-    this.undone = this.undone.slice(0, -1);
-    this.done = [...this.done, { ...step, plan: this.plan }];
-    this.show(step.plan);
+    const plan = this.plan && this.steps.redo(this.plan);
+    if (plan) this.show(plan);
   }
 
   /** Asks for the plan with a change that was proposed at a path; the plan itself stays. */
@@ -248,22 +199,14 @@ export class PlanEditor {
       return;
     }
     this.saving = 'failed';
-    if (problem?.type.endsWith(':outdated-revision')) await this.meetConflict();
+    if (problem?.type.endsWith(':outdated-revision')) await this.meetConflict(plan);
     else this.saveProblem = problem;
   }
 
-  private async meetConflict() {
-    const path = { siteId: this.site };
-    const latest = await outcome(api.GET('/api/sites/{siteId}/revisions/latest', { params: { path } }));
-    const base = await outcome(
-      api.GET('/api/sites/{siteId}/revisions/{number}', {
-        params: { path: { ...path, number: this.revision?.number ?? 0 } },
-      }),
-    );
-    this.saveProblem = latest.problem ?? base.problem;
-    if (!latest.data || !base.data) return;
-    const { value, clashes } = merge(base.data.plan, this.plan, latest.data.plan);
-    this.conflict = { ...latest.data, base: base.data.plan, merged: value as Plan, clashes };
+  private async meetConflict(mine: Plan) {
+    const met = await meet(this.site, this.revision?.number ?? 0, mine);
+    this.saveProblem = met.problem;
+    this.conflict = met.conflict ?? this.conflict;
   }
 
   /** Conflict: saves both joined, where they clash as chosen. Theirs stays in the history. */
@@ -279,14 +222,9 @@ export class PlanEditor {
   takeTheirs() {
     if (!this.conflict || !this.plan) return;
     const { revision, plan } = this.conflict;
-    this.done = [...this.done, { plan: this.plan, label: 'theirs taken', place: '' }];
+    this.steps.add({ plan: this.plan, label: 'theirs taken', place: '' });
     this.accept(revision, plan);
     this.show(plan);
-  }
-
-  /** An account's own: whoever signs in next at the same browser does not meet it. */
-  private get draftKey() {
-    return `sparen.draft.${session.person?.name ?? ''}.${this.site}`;
   }
 
   /** Before somebody signs out: what is unsaved goes to the server, and stays here only where that could not take it. */
@@ -294,18 +232,16 @@ export class PlanEditor {
     if (!this.dirty) return;
     clearTimeout(this.timer);
     await this.keepOnServer();
-    if (this.keeping === 'idle') localStorage.removeItem(this.draftKey);
+    if (this.keeping === 'idle') this.draft.remove();
   }
 
   /** Keeps what is unsaved at once in the browser, and on the server as soon as nothing more comes for a moment. */
   private keepDraft() {
     clearTimeout(this.timer);
     if (this.dirty && this.revision && this.plan) {
-      const savedAt = instant();
-      const draft: Draft = { parent: this.revision.number, plan: this.plan, savedAt };
-      localStorage.setItem(this.draftKey, JSON.stringify(draft));
+      this.draft.write({ parent: this.revision.number, plan: this.plan, savedAt: instant() });
     } else {
-      localStorage.removeItem(this.draftKey);
+      this.draft.remove();
     }
     this.keeping = 'waiting';
     this.timer = setTimeout(() => void this.keepOnServer(), KEEP_AFTER_MS);
@@ -326,17 +262,12 @@ export class PlanEditor {
   }
 
   private local(): Draft | undefined {
-    const kept = localStorage.getItem(this.draftKey);
-    if (!kept) return undefined;
-    try {
-      const draft = JSON.parse(inTodaysWords(kept)) as Draft;
-      return { ...draft, plan: withTodaysDevices(draft.plan) };
-    } catch {
-      localStorage.removeItem(this.draftKey);
+    const { draft, isDamaged } = this.draft.read();
+    if (isDamaged) {
       this.lost =
         'Unsaved changes that this browser had kept are damaged and cannot be brought back. What the server kept, or else the saved revision, is shown.';
-      return undefined;
     }
+    return draft;
   }
 
   private restore(onServer: Draft | undefined) {
@@ -350,7 +281,7 @@ export class PlanEditor {
     ) {
       return;
     }
-    this.done = [{ plan: this.plan, label: 'unsaved changes restored', place: '' }];
+    this.steps.begin({ plan: this.plan, label: 'unsaved changes restored', place: '' });
     this.plan = newest.plan;
     this.keptAt = onServer?.savedAt;
     // Saved on the revision it was made from, so that a newer one is met as a conflict, not overwritten.
@@ -358,23 +289,3 @@ export class PlanEditor {
     this.restored = true;
   }
 }
-
-// Not shown anywhere, so nothing needs to react to it.
-// eslint-disable-next-line svelte/prefer-svelte-reactivity
-const editors = new Map<string, PlanEditor>();
-
-/** The editor of a site's plan: the same one on every page, so that unsaved changes go along. */
-export function editorOf(site: string): PlanEditor {
-  let editor = editors.get(site);
-  if (!editor) {
-    editor = new PlanEditor(site);
-    editors.set(site, editor);
-    void editor.load();
-  }
-  return editor;
-}
-
-// Nothing unsaved stays behind in the browser for the next person, and nothing is lost.
-session.beforeSignOut(async () => {
-  await Promise.all([...editors.values()].map((editor) => editor.leave()));
-});

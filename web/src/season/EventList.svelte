@@ -6,9 +6,9 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { fixed, minute, moment } from '../lib/sentence/quantity';
+  import { minute } from '../lib/sentence/quantity';
   import { happened, isGrave } from '../lib/tape/events';
-  import Chain from './Chain.svelte';
+  import EventRow from './EventRow.svelte';
   import { folded } from './folded';
   import type { SeasonRun } from './run.svelte';
 
@@ -61,37 +61,9 @@
     total = answer.data.total;
   }
 
-  function look(mark: NumberedEvent) {
-    if (season.picked === mark.index) {
-      season.picked = undefined;
-      return;
-    }
-    void season.pick(mark.index, mark.event.seconds);
-  }
-
   const says = ({ event }: NumberedEvent) => `${names[event.subject] ?? 'Bus'} ${happened(event.kind)}`;
   const at = (mark: NumberedEvent | undefined) => minute(start + (mark?.event.seconds ?? 0) * 1000, zone);
 </script>
-
-{#snippet single(mark: NumberedEvent)}
-  {@const event = mark.event}
-  <button
-    class="block w-full px-1 py-2 text-left hover:bg-raised"
-    aria-expanded={season.picked === mark.index}
-    onclick={() => look(mark)}
-  >
-    <span class="number block text-sm text-soft">{moment(start + event.seconds * 1000, zone)}</span>
-    <span class={isGrave(event.kind) ? 'font-bold text-danger' : 'font-bold'}>{says(mark)}</span>
-    <span class="block text-sm text-soft">
-      {event.reason}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true state of
-      charge
-      <span class="number">{fixed(event.stateOfCharge * 100, 1)} %</span>
-    </span>
-  </button>
-  {#if season.picked === mark.index && season.chain}
-    <Chain chain={season.chain} {names} {zone} {start} comes />
-  {/if}
-{/snippet}
 
 <section aria-labelledby="events" class="flex grow flex-col">
   <div class="flex flex-wrap items-center gap-x-4">
@@ -137,11 +109,13 @@
             </button>
             {#if open}
               <ol class="ml-3 border-l-2 border-rule pl-2">
-                {#each fold.events as mark (mark.index)}<li>{@render single(mark)}</li>{/each}
+                {#each fold.events as mark (mark.index)}<li>
+                    <EventRow {season} {mark} {names} {zone} {start} />
+                  </li>{/each}
               </ol>
             {/if}
           {:else if fold.events[0]}
-            {@render single(fold.events[0])}
+            <EventRow {season} mark={fold.events[0]} {names} {zone} {start} />
           {/if}
         </li>
       {/each}

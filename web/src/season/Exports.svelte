@@ -3,7 +3,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import { savePicture, tapePicture } from '../lib/tape/picture';
-  import type { Line } from '../lib/tape/tape';
+  import type { Line } from '../lib/tape/plot';
   import type { SeasonRun } from './run.svelte';
 
   /** A run to take away: tables, and the tape that is shown as a picture or on paper. */

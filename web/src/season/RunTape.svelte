@@ -1,23 +1,23 @@
 <script lang="ts">
   import { untrack, type Snippet } from 'svelte';
-  import type { NumberedEvent, Plan } from '../lib/api/api';
-  import { duration, minute } from '../lib/sentence/quantity';
+  import type { NumberedEvent, Plan, RunSummary } from '../lib/api/api';
+  import { minute } from '../lib/sentence/quantity';
   import { countsOf } from '../lib/tape/lanes';
   import HeldLanes from '../lib/tape/HeldLanes.svelte';
   import Lanes from '../lib/tape/Lanes.svelte';
   import Marks from '../lib/tape/Marks.svelte';
-  import { bucketAt, holds } from '../lib/tape/readout';
+  import { bucketAt } from '../lib/tape/readout';
   import type { SiteNow } from '../lib/live/siteNow.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import { partNames } from '../lib/shell/parts';
-  import type { Line } from '../lib/tape/tape';
+  import type { Line } from '../lib/tape/plot';
   import type { RecordedBeside } from './beside.svelte';
+  import InThese from './InThese.svelte';
   import type { RunWindow, SeasonRun } from './run.svelte';
   import Simulated from './Simulated.svelte';
   import type { Spans } from './spans.svelte';
   import TapeGroup from './TapeGroup.svelte';
   import ZoomBar from './ZoomBar.svelte';
-  import type { RunSummary } from '../lib/api/api';
 
   /** The tape in full: of one run, or of two on the same axes. */
   interface Props {
@@ -56,8 +56,6 @@
     recorded,
   }: Props = $props();
 
-  const MINUTE = 60;
-  const HOUR = 3600;
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
   let hovered = $state<number>();
@@ -68,9 +66,6 @@
   const to = $derived(
     view ? Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000 : 0,
   );
-  const unit = $derived(to - from < HOUR ? 1 : MINUTE);
-  /** As long as what is shown is: to the second below an hour, to the minute above. */
-  const long = $derived(Math.round((to - from) / unit) * unit);
   const start = $derived(Date.parse(run.start));
   const secondCounts = $derived(
     spans.chosen
@@ -103,10 +98,7 @@
     <ZoomBar {spans} hovered={hovered === undefined ? undefined : minute(start + hovered * 1000, zone)} />
   </div>
   {#if spans.chosen && view}
-    <p class="mx-2 mt-1 border-l-4 border-ink pl-3" role="status">
-      <strong>In these {duration(long)}</strong>: {holds(view.trace)}.
-      {#if second?.view}<br /><strong>In the second</strong>: {holds(second.view.trace)}.{/if}
-    </p>
+    <InThese {from} {to} trace={view.trace} second={second?.view?.trace} />
   {/if}
   {#if looked.problem}<Trouble problem={looked.problem} />{/if}
   {#if view}

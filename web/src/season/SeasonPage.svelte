@@ -3,7 +3,7 @@
   import Frame from '../lib/shell/Frame.svelte';
   import Tabs from '../lib/shell/Tabs.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
-  import { editorOf } from '../plan/planEditor.svelte';
+  import { editorOf } from '../plan/editors';
   import SaveState from '../plan/SaveState.svelte';
   import AbsencePart from './AbsencePart.svelte';
   import ComparePart from './ComparePart.svelte';

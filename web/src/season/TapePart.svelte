@@ -4,7 +4,6 @@
   import type { Plan, WeatherFileAbout } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { SiteNow } from '../lib/live/siteNow.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import { RecordedBeside } from './beside.svelte';
@@ -13,7 +12,8 @@
   import ConditionsLine from './ConditionsLine.svelte';
   import EventList from './EventList.svelte';
   import Exports from './Exports.svelte';
-  import { ALL, linesOf } from './lines';
+  import LevelsOf from './LevelsOf.svelte';
+  import { linesOf } from './lines';
   import Months from './Months.svelte';
   import Otherwise from './Otherwise.svelte';
   import RunTape from './RunTape.svelte';
@@ -103,16 +103,7 @@
       >
         {#snippet beside()}
           {#if withLevels.length > 0}
-            <select
-              class="{FIELD} no-print order-1 max-w-64"
-              aria-label="thresholds of"
-              title="thresholds drawn on the tape"
-              value={of}
-              onchange={(event) => (chosen = event.currentTarget.value)}
-            >
-              {#each withLevels as one (one.id)}<option value={one.id}>levels of {one.name}</option>{/each}
-              <option value={ALL}>levels of all outputs</option>
-            </select>
+            <LevelsOf outputs={withLevels} {of} choose={(id) => (chosen = id)} orAll />
           {/if}
         {/snippet}
       </RunTape>

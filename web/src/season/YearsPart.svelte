@@ -8,6 +8,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import type { SeasonRun } from './run.svelte';
   import WorkBar from './WorkBar.svelte';
+  import YearsTable from './YearsTable.svelte';
   import { LongWork } from './work.svelte';
 
   /** The same plan in several years: how much one differs from another, and the worst fortnight of all. */
@@ -24,29 +25,6 @@
       .at(0),
   );
   const short = (year: Year) => (year.worst ? year.worst.wantedJoules - year.worst.arrayJoules : 0);
-  const columns = [
-    [
-      'lowest charge',
-      (year: Year) => year.lowestStateOfCharge * 100,
-      (value: number) => `${fixed(value, 0)} %`,
-    ],
-    ['critical loads lack', (year: Year) => year.criticalUnservedJoules / 3600, energy],
-    ['all loads lack', (year: Year) => year.unservedJoules / 3600, energy],
-    ['diverted', (year: Year) => year.divertedJoules / 3600, energy],
-    ['thrown away', (year: Year) => year.thrownAwayJoules / 3600, energy],
-    ['generator', (year: Year) => year.generatorSeconds / 3600, (value: number) => `${fixed(value, 0)} h`],
-    ['fuel', (year: Year) => year.litres, (value: number) => `${fixed(value, 0)} l`],
-  ] as const;
-  const shown = $derived(
-    columns.filter(
-      ([name, of]) => (name !== 'generator' && name !== 'fuel') || years.some((one) => of(one) > 0),
-    ),
-  );
-  const spread = (of: (year: Year) => number) => {
-    const sorted = years.map(of).sort((a, b) => a - b);
-    return [sorted[0] ?? 0, sorted[Math.floor(sorted.length / 2)] ?? 0, sorted.at(-1) ?? 0] as const;
-  };
-
   onMount(() => void work.resume());
 
   function ask(event: SubmitEvent) {
@@ -105,37 +83,7 @@
 </form>
 {#if years.length > 0}
   <section class="px-4 pt-5 pb-8 md:px-6" aria-label="Years">
-    <div class="overflow-x-auto">
-      <table class="w-full max-w-5xl text-right">
-        <thead class="text-sm text-soft">
-          <tr>
-            <th class="py-1 text-left font-normal">weather no.</th>
-            {#each shown as [name] (name)}<th class="py-1 pl-4 font-normal">{name}</th>{/each}
-            <th class="py-1 pl-4 font-normal">worst fortnight from</th>
-          </tr>
-        </thead>
-        <tbody>
-          {#each years as year (year.seed)}
-            <tr class="border-t border-rule">
-              <th class="number py-1 text-left font-normal">{year.seed}</th>
-              {#each shown as [name, of, say] (name)}<td class="number py-1 pl-4">{say(of(year))}</td>{/each}
-              <td class="number py-1 pl-4">{year.worst ? day(year.worst.from, 'UTC') : ''}</td>
-            </tr>
-          {/each}
-        </tbody>
-        <tfoot>
-          {#each ['least', 'middle', 'most'] as row, i (row)}
-            <tr class="{i === 0 ? 'border-t-2 border-ink' : ''} font-bold">
-              <th class="py-1 text-left">{row}</th>
-              {#each shown as [name, of, say] (name)}<td class="number py-1 pl-4"
-                  >{say(spread(of)[i] ?? 0)}</td
-                >{/each}
-              <td></td>
-            </tr>
-          {/each}
-        </tfoot>
-      </table>
-    </div>
+    <YearsTable {years} />
     {#if worst?.worst}
       <div class="mt-5 border-t border-rule pt-4">
         <h2>The worst fortnight</h2>

@@ -1,6 +1,6 @@
 import { levelName } from '../lib/shell/parts';
 import type { OutputLevel } from '../lib/api/api';
-import type { Line } from '../lib/tape/tape';
+import type { Line } from '../lib/tape/plot';
 
 /** Of which outputs a tape shows the thresholds: of one, or of all. */
 export const ALL = 'all';

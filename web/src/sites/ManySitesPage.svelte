@@ -1,20 +1,20 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import type { SiteInList, SiteProposal } from '../lib/api/api';
+  import type { SiteProposal } from '../lib/api/api';
   import { api, outcome, type Problem } from '../lib/api/client';
   import { typed } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import Frame from '../lib/shell/Frame.svelte';
-  import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import ChooseSites from './ChooseSites.svelte';
+  import ProposedAtSite from './ProposedAtSite.svelte';
   import { SiteList } from './siteList.svelte';
 
   /** The same levels for many sites, seen at each of them before anything is saved. */
   const TERMS = ['LVD', 'LVR', 'warning', 'warning clears', 'absorption', 'float', 'recharge'];
 
   const list = new SiteList(200);
-  const sites = $derived(list.sites?.filter((site) => site.plan));
   let chosen = $state<string[]>([]);
   let entered = $state<Record<string, string>>({});
   let problem = $state<Problem>();
@@ -34,8 +34,6 @@
   );
   /** What was looked at, in words: the levels may be typed over before it is saved. */
   let said = '';
-
-  const choose = (more: SiteInList[]) => (chosen = [...new Set([...chosen, ...more.map((site) => site.id)])]);
 
   /** So many sites a question: each is answered soon, and what was answered is seen while others still are asked. */
   const BATCH = 20;
@@ -117,42 +115,7 @@
         >
       {/each}
     </fieldset>
-    <fieldset>
-      <legend class="mb-1 font-bold">Sites</legend>
-      <div class="mb-2 flex flex-wrap items-center gap-3">
-        <input
-          class="{FIELD} w-56"
-          type="search"
-          aria-label="Search the sites"
-          placeholder="name of a site"
-          value={list.search}
-          onchange={(event) => {
-            list.search = event.currentTarget.value;
-            void list.load();
-          }}
-        />
-        <button type="button" class="min-h-11 underline" onclick={() => choose(sites ?? [])}
-          >Choose all shown</button
-        >
-        <button type="button" class="min-h-11 underline" onclick={() => (chosen = [])}>Choose none</button>
-        <p role="status">{chosen.length} chosen</p>
-      </div>
-      {#if !sites && !list.problem}<p role="status" class="text-soft">Reading the sites</p>{/if}
-      <div class="grid gap-x-6 sm:grid-cols-2">
-        {#each sites ?? [] as site (site.id)}
-          <label class="flex min-h-11 items-center gap-2"
-            ><input
-              type="checkbox"
-              class="size-5 accent-ink"
-              value={site.id}
-              bind:group={chosen}
-            />{site.name}
-            <span class="text-soft">{site.plan?.nominalVolts} V</span></label
-          >
-        {/each}
-      </div>
-      {#if list.hasMore}<Action onclick={() => list.more()}>Show more</Action>{/if}
-    </fieldset>
+    <ChooseSites {list} bind:chosen />
     <div class="flex items-center gap-4">
       <Action
         main
@@ -176,30 +139,6 @@
     {/if}
   </div>
   {#each proposals ?? [] as one (one.site)}
-    <article class="border-t border-rule px-4 py-4 md:px-6" aria-labelledby="site-{one.site}">
-      <div class="flex flex-wrap items-center gap-4">
-        <h2 id="site-{one.site}" class="grow">{one.name}</h2>
-        {#if saved[one.site]}<p role="status" class="font-bold">{saved[one.site]}</p>
-        {:else if one.plan && one.changes.length > 0}<Action
-            onclick={() => save(one)}
-            aria-label="Save at {one.name}">Save here</Action
-          >{/if}
-      </div>
-      {#if one.refused}<p class="text-danger">Cannot be: {one.refused}</p>
-      {:else if one.changes.length === 0}<p class="text-soft">
-          Nothing changes here: it has no such level, or has it so already.
-        </p>{/if}
-      <ul class="mt-1">
-        {#each one.changes as says (says)}<li class="tabular-nums">{says}</li>{/each}
-      </ul>
-      {#each [['makes wrong', one.appears], ['clears', one.clears]] as const as [word, findings] (word)}
-        {#each findings as finding, i (i)}
-          <p class="mt-1 flex flex-wrap items-center gap-3">
-            <span class="w-24 text-soft">{word}</span><SeverityMark severity={finding.severity} />
-            <span class="min-w-60 grow basis-0">{finding.text}</span>
-          </p>
-        {/each}
-      {/each}
-    </article>
+    <ProposedAtSite proposal={one} saved={saved[one.site]} save={() => save(one)} />
   {/each}
 </Frame>

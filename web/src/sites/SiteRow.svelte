@@ -1,33 +1,18 @@
-<script module lang="ts">
-  import type { SiteInList } from '../lib/api/api';
-
-  /** What can be done with a site in the list. */
-  export interface SiteActs {
-    setState: (site: SiteInList, state: 'ACTIVE' | 'ARCHIVED' | 'DELETED') => void;
-    /** Makes a copy; whether it was made. */
-    copy: (site: SiteInList, name: string) => Promise<boolean>;
-    repair: (site: SiteInList) => void;
-    setCare: (site: SiteInList, benchTest: string, upkeep: string) => void;
-    takeAlong: (site: SiteInList) => void;
-  }
-</script>
-
 <script lang="ts">
+  import type { SiteInList } from '../lib/api/api';
   import { measuredNumber } from '../lib/live/siteNow.svelte';
   import { decimal, instant } from '../lib/sentence/quantity';
   import { session } from '../lib/shell/session.svelte';
-  import Action from '../lib/shell/Action.svelte';
-  import DateField from '../lib/shell/DateField.svelte';
-  import { FIELD } from '../lib/shell/fieldLook';
   import Menu from '../lib/shell/Menu.svelte';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import CareForm from './CareForm.svelte';
+  import CopyForm from './CopyForm.svelte';
   import { needOf } from './need';
+  import type { ActsOnSites } from './siteActs.svelte';
   import Spark from './Spark.svelte';
 
-  let { site, acts }: { site: SiteInList; acts: SiteActs } = $props();
-  const { setState, copy, repair, setCare, takeAlong } = $derived(acts);
+  let { site, acts }: { site: SiteInList; acts: ActsOnSites } = $props();
 
-  const LONGEST_NAME = 120;
   const plan = $derived(site.plan);
   const need = $derived(needOf(site, instant().slice(0, 10)));
   /** What is measured there: a voltage and a charge stand in for what the battery is. */
@@ -38,10 +23,6 @@
   );
   let caring = $state(false);
   let copying = $state(false);
-  /** A form that was asked for begins in its field. */
-  function begun(field: HTMLInputElement) {
-    field.select();
-  }
 </script>
 
 {#snippet act(what: string, after: string, run: () => void, words = what + after)}
@@ -88,7 +69,7 @@
     >
       {need.says}
       {#if site.unreadable && session.mayChangeAt(site.id)}
-        <button class="min-h-8 underline" aria-label="Repair {site.name}" onclick={() => repair(site)}
+        <button class="min-h-8 underline" aria-label="Repair {site.name}" onclick={() => acts.repair(site)}
           >Bring back the newest revision that can be read</button
         >
       {/if}
@@ -96,7 +77,9 @@
     {#if plan || session.mayChangeAt(site.id)}
       <div class="max-md:col-start-3 max-md:row-start-1">
         <Menu label="More for {site.name}">
-          {#if plan && site.state === 'ACTIVE'}{@render act('Take along', '', () => takeAlong(site))}{/if}
+          {#if plan && site.state === 'ACTIVE'}{@render act('Take along', '', () =>
+              acts.takeAlong(site),
+            )}{/if}
           {#if plan}
             <a
               class="flex min-h-11 items-center px-4 hover:bg-sunk"
@@ -109,54 +92,22 @@
             {#if plan}{@render act('Duplicate', '…', () => (copying = true))}{/if}
             {@render act('Care of', '', () => (caring = true), 'Bench test and upkeep…')}
             {#if site.state === 'ARCHIVED'}
-              {@render act('Restore', '', () => setState(site, 'ACTIVE'))}
-            {:else}{@render act('Archive', '', () => setState(site, 'ARCHIVED'))}{/if}
-            {@render act('Delete', '', () => setState(site, 'DELETED'))}
+              {@render act('Restore', '', () => acts.setState(site, 'ACTIVE'))}
+            {:else}{@render act('Archive', '', () => acts.setState(site, 'ARCHIVED'))}{/if}
+            {@render act('Delete', '', () => acts.setState(site, 'DELETED'))}
           {/if}
         </Menu>
       </div>
     {/if}
   </div>
   {#if copying}
-    <form
-      class="mb-4 flex flex-wrap items-end gap-3"
-      onsubmit={(event) => {
-        event.preventDefault();
-        const name = String(new FormData(event.currentTarget).get('name'));
-        // What could not be made keeps its form and its name.
-        void copy(site, name).then((made) => (copying = !made));
-      }}
-    >
-      <label class="grid gap-1 text-sm text-soft"
-        >name of the copy<input
-          use:begun
-          class="{FIELD} w-72 max-w-full"
-          name="name"
-          required
-          maxlength={LONGEST_NAME}
-          pattern=".*\S.*"
-          title="a name, not all blank"
-          value="{site.name.slice(0, LONGEST_NAME - 2)} 2"
-        /></label
-      >
-      <Action type="submit">Make the copy</Action>
-      <Action onclick={() => (copying = false)}>Cancel</Action>
-    </form>
+    <CopyForm {site} copy={(name) => acts.copy(site, name)} done={() => (copying = false)} />
   {/if}
   {#if caring}
-    <form
-      class="mb-4 flex flex-wrap items-end gap-3"
-      onsubmit={(event) => {
-        event.preventDefault();
-        const data = new FormData(event.currentTarget);
-        setCare(site, String(data.get('benchTest')), String(data.get('upkeep')));
-        caring = false;
-      }}
-    >
-      <DateField label="last bench test" name="benchTest" value={site.benchTest ?? ''} />
-      <DateField label="next upkeep" name="upkeep" value={site.upkeep ?? ''} />
-      <Action type="submit">Note it</Action>
-      <Action onclick={() => (caring = false)}>Cancel</Action>
-    </form>
+    <CareForm
+      {site}
+      done={() => (caring = false)}
+      setCare={(benchTest, upkeep) => acts.setCare(site, benchTest, upkeep)}
+    />
   {/if}
 </div>

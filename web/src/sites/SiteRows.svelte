@@ -2,10 +2,11 @@
   import { createWindowVirtualizer } from '@tanstack/svelte-virtual';
   import { get } from 'svelte/store';
   import type { SiteInList } from '../lib/api/api';
-  import SiteRow, { type SiteActs } from './SiteRow.svelte';
+  import type { ActsOnSites } from './siteActs.svelte';
+  import SiteRow from './SiteRow.svelte';
 
   /** Rows of sites, of which only those about the window are there: however long the list, the page stays light. */
-  let { sites, label, acts }: { sites: SiteInList[]; label: string; acts: SiteActs } = $props();
+  let { sites, label, acts }: { sites: SiteInList[]; label: string; acts: ActsOnSites } = $props();
 
   /** As a row is while nothing of it is opened (px). */
   const USUAL_HEIGHT = 65;

@@ -1,22 +1,18 @@
 <script lang="ts">
   import { onMount } from 'svelte';
-  import { api, outcome, type Outcome, type Problem } from '../lib/api/client';
-  import type { SiteInList } from '../lib/api/api';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
   import Action from '../lib/shell/Action.svelte';
   import { session } from '../lib/shell/session.svelte';
   import { singleKeys } from '../lib/shell/singleKeys.svelte';
   import { SiteList, type SiteFilter } from './siteList.svelte';
-  import type { SiteActs } from './SiteRow.svelte';
+  import NoSites from './NoSites.svelte';
+  import { ActsOnSites } from './siteActs.svelte';
   import SiteRows from './SiteRows.svelte';
 
   const list = new SiteList();
-  let problem = $state<Problem>();
+  const acts = new ActsOnSites(list);
   let field = $state<HTMLInputElement>();
-  /** How far a site is that is being taken along, or that it is. */
-  let taking = $state('');
-  let deleted = $state.raw<SiteInList>();
   const filters: [SiteFilter, string][] = [
     ['all', 'all'],
     ['findings', 'with danger or caution'],
@@ -25,46 +21,10 @@
     ['drifted', 'drifted'],
     ['upkeep', 'with upkeep due'],
   ];
-  const filterSays = $derived(filters.find(([key]) => key === list.filter)?.[1]);
   const sites = $derived(list.sites);
 
-  /** Shows what came of an act: the site as it is now, or why it is as it was. */
-  function seen(answer: Outcome<SiteInList>): boolean {
-    problem = answer.problem;
-    if (answer.data) list.changed(answer.data);
-    return answer.data !== undefined;
-  }
-
-  const acts: SiteActs = {
-    async setState(site, state) {
-      const params = { path: { siteId: site.id } };
-      const wasArchived = site.state === 'ARCHIVED';
-      const answer = await outcome(api.POST('/api/sites/{siteId}/state', { params, body: { state } }));
-      if (!seen(answer)) return;
-      deleted = state === 'DELETED' ? answer.data : undefined;
-      list.putAway += Number(state === 'ARCHIVED') - Number(wasArchived);
-    },
-    async setCare(site, benchTest, upkeep) {
-      const params = { path: { siteId: site.id } };
-      const body = { ...(benchTest && { benchTest }), ...(upkeep && { upkeep }) };
-      seen(await outcome(api.POST('/api/sites/{siteId}/care', { params, body })));
-    },
-    async copy(site, name) {
-      const params = { path: { siteId: site.id } };
-      return seen(await outcome(api.POST('/api/sites/{siteId}/copies', { params, body: { name } })));
-    },
-    async takeAlong(site) {
-      const { takeAlong } = await import('../along/takeAlong');
-      const failed = await takeAlong(site, (says) => (taking = says));
-      problem = failed;
-    },
-    async repair(site) {
-      seen(await outcome(api.POST('/api/sites/{siteId}/repair', { params: { path: { siteId: site.id } } })));
-    },
-  };
-
   async function load() {
-    problem = undefined;
+    acts.problem = undefined;
     await list.load();
   }
 
@@ -147,8 +107,8 @@
     {/if}
   {/snippet}
 
-  {#if deleted}
-    {@const gone = deleted}
+  {#if acts.deleted}
+    {@const gone = acts.deleted}
     <div
       class="m-4 flex flex-wrap items-center gap-4 border-l-4 border-ink bg-raised p-3 md:m-6"
       role="status"
@@ -157,40 +117,15 @@
       <Action onclick={() => acts.setState(gone, 'ACTIVE')}>Undo</Action>
     </div>
   {/if}
-  {#if taking}<p class="border-b border-rule px-4 py-3 md:px-6" role="status">
-      {taking} <a class="ml-2 underline" href="#/along">What is taken along</a>
+  {#if acts.taking}<p class="border-b border-rule px-4 py-3 md:px-6" role="status">
+      {acts.taking} <a class="ml-2 underline" href="#/along">What is taken along</a>
     </p>{/if}
-  {#if problem}<Trouble {problem} retry={load} />{/if}
+  {#if acts.problem}<Trouble problem={acts.problem} retry={load} />{/if}
   {#if list.problem}<Trouble problem={list.problem} retry={load} />{/if}
   {#if !sites}
     {#if !list.problem}<p class="p-6 text-soft" role="status">Reading the sites</p>{/if}
-  {:else if sites.length === 0 && list.search === '' && list.filter === 'all'}
-    {#if list.archived}
-      <p class="p-6">Nothing is put away.</p>
-    {:else}
-      <p class="p-6">
-        {list.putAway > 0 ? 'Every site is archived.' : 'No site yet.'}{#if session.mayChange}&nbsp;<a
-            class="underline"
-            href="#/new">Make {list.putAway > 0 ? 'another' : 'the first'}</a
-          >{#if session.administers && list.putAway === 0}, or <a class="underline" href="#/accounts"
-              >let the others in</a
-            >{/if}.{/if}
-      </p>
-    {/if}
   {:else if sites.length === 0}
-    <p class="p-6">
-      No site {list.filter === 'all' ? '' : `${filterSays} `}{list.search
-        ? `is called “${list.search}”`
-        : 'is here'}.
-      <button
-        class="underline"
-        onclick={() => {
-          list.search = '';
-          list.filter = 'all';
-          void load();
-        }}>Show all</button
-      >
-    </p>
+    <NoSites {list} {load} filterSays={filters.find(([key]) => key === list.filter)?.[1]} />
   {:else}
     {@const needy = sites.filter((site) => site.rank > 0)}
     {@const calm = sites.filter((site) => site.rank === 0)}

@@ -1,5 +1,6 @@
 import type { LoadedRevision } from '../api/api';
-import { asIf, type Made } from './asIf';
+import { asIf } from './asIf';
+import type { Made } from './changes/change';
 import type { Store, Taken, Waiting } from './store';
 import { answering, follows, NoCore, NotTaken, renewed, type AskCore } from './views';
 
@@ -8,6 +9,12 @@ const WITH_QUERY = /\/bench-tests\/[^/]+$/;
 
 /** The end of an address behind its site, and the address up to there. */
 const parts = (path: string) => /^(\/api\/sites\/[^/?]+)\/([^?]+)\??(.*)$/.exec(path) ?? [];
+
+/** Path and query of an address. */
+export const pathOf = (url: string) => {
+  const { pathname, search } = new URL(url, location.origin);
+  return pathname + search;
+};
 
 export const siteOf = (path: string) => /^\/api\/(?:sites|reading)\/([^/?]+)/.exec(path)?.[1];
 

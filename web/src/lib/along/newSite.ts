@@ -1,6 +1,6 @@
 import type { LoadedRevision, LogView, NewSite, Plan, Reading, SiteInList } from '../api/api';
 import type { Along } from './along.svelte';
-import type { Made } from './asIf';
+import type { Made } from './changes/change';
 import { answering, json, NoCore, NotTaken, WAITS } from './views';
 
 /** Where sites are made. */
@@ -96,7 +96,7 @@ export async function makeSite(along: Along, request: Request): Promise<Response
   const { start } = (await request.clone().json()) as NewSite;
   const wanted = { start, begun: { id: addressOf(start.name), request: crypto.randomUUID() } };
   const body = JSON.stringify(wanted);
-  const response = await along.post(SITES, body);
+  const response = await along.server.post(SITES, body);
   if (response) return response;
   const made = along.made;
   try {

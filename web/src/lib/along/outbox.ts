@@ -44,7 +44,7 @@ async function sendOne(along: Along, one: Waiting): Promise<boolean> {
   const isOnLocal =
     one.path.endsWith('/drafts') && one.body && isLocal((JSON.parse(one.body) as NewRevision).parent);
   if (isOnLocal) return settle(along, one, new Response());
-  return settle(along, one, await along.post(one.path, one.body, one.method, one.at));
+  return settle(along, one, await along.server.post(one.path, one.body, one.method, one.at));
 }
 
 async function settle(along: Along, one: Waiting, response: Response | undefined): Promise<boolean> {
@@ -82,7 +82,7 @@ async function sendRevision(along: Along, one: Waiting): Promise<boolean> {
     if (clashes.length > 0) return asDraft(along, one, made, made.parent);
     body = { ...made, parent: latest.revision.number, plan: value as Plan };
   }
-  const response = await along.post(one.path, body);
+  const response = await along.server.post(one.path, body);
   // Somebody saved in this very moment: they are joined the next time.
   if (response?.status === CONFLICT) return false;
   return settle(along, one, response);

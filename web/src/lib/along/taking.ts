@@ -75,7 +75,7 @@ async function takePhotos(along: Along, site: string): Promise<number> {
 /** Gets this browser what it is known by. */
 async function prove(along: Along) {
   if (!along.known || along.known.secret) return;
-  const answer = await along.post('/api/along', {});
+  const answer = await along.server.post('/api/along', {});
   if (!answer?.ok) throw new Error(`the server answered ${answer?.status ?? 'nothing'}`);
   const { secret } = (await answer.json()) as { secret: string };
   along.known = { ...along.known, secret };
@@ -97,7 +97,10 @@ export async function freshen(along: Along) {
 
 /** How a site stands in the server's list now. */
 async function rowOf(along: Along, row: SiteInList): Promise<SiteInList> {
-  const page = await along.network(new Request(`${SITES}?search=${encodeURIComponent(row.name)}`), true);
+  const page = await along.server.answer(
+    new Request(`${SITES}?search=${encodeURIComponent(row.name)}`),
+    true,
+  );
   const found = page?.ok ? ((await page.json()) as SitePage).sites : [];
   return found.find((one) => one.id === row.id) ?? row;
 }

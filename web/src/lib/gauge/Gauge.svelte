@@ -1,8 +1,8 @@
 <script lang="ts">
   import type { Gauge, Plan } from '../api/api';
   import { fixed } from '../sentence/quantity';
+  import GaugePeg from './GaugePeg.svelte';
   import { GaugeView } from './gaugeView.svelte';
-  import { lit } from './lit.svelte';
   import { REFERENCE_CELSIUS, ticks, type Peg, type Unit } from './pegs';
 
   interface Props {
@@ -36,106 +36,7 @@
 
   const view = new GaugeView(() => ({ gauge, plan, unit, celsius, large, ruler, move }));
   let drawing = $state<SVGSVGElement>();
-
-  const dim = (peg: Peg) => emphasised !== undefined && peg.at !== emphasised;
 </script>
-
-{#snippet side(pegs: Peg[], at: number[], direction: -1 | 1)}
-  {#each pegs as peg, i (peg.path)}
-    {@const bad = wrong?.has(peg.path)}
-    {@const bright = lit.path === peg.path}
-    {@const bold = bright || !dim(peg)}
-    <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
-    <g
-      class="peg"
-      opacity={bold ? 1 : 0.75}
-      {...lit.by(peg.path)}
-      role={large ? 'slider' : undefined}
-      tabindex={large ? 0 : undefined}
-      aria-label={large ? `${peg.term} of ${peg.name}` : undefined}
-      aria-valuenow={large ? peg.value : undefined}
-      aria-valuemin={large ? view.lowest : undefined}
-      aria-valuemax={large ? view.most : undefined}
-      aria-valuetext={large ? `${fixed(peg.value, view.digits)} ${unit}` : undefined}
-      aria-readonly={large && !move ? 'true' : undefined}
-      onfocus={() => (view.chosen = peg.path)}
-      onkeydown={(event) => large && view.keys(event, peg)}
-      onpointerdown={(event) => large && view.grab(event, peg)}
-      onpointermove={(event) => large && view.drag(event, peg, drawing)}
-      onpointerup={() => view.release()}
-      onpointercancel={() => view.release()}
-      data-level={peg.path}
-    >
-      {#if large && peg.tolerance > 0}
-        <path
-          d="M{view.axis + direction * 14} {view.y(peg.stands + peg.tolerance)}V{view.y(
-            peg.stands - peg.tolerance,
-          )}"
-          stroke="var(--rule-strong)"
-          stroke-width="5"
-          opacity="0.6"
-        />
-      {/if}
-      {#if peg.offsetVolts !== 0 && large}
-        <path
-          d="M{view.axis + direction * 22} {view.y(peg.stands)}V{view.y(
-            peg.stands - peg.offsetVolts,
-          )}h{direction * 6}"
-          stroke="var(--sun)"
-          stroke-width="2"
-          fill="none"
-        />
-      {/if}
-      <path
-        d={view.shape(peg, view.axis + direction * (large ? 14 : 11))}
-        fill={bright ? 'var(--focus)' : bad ? 'var(--danger)' : peg.switches ? 'var(--ink)' : 'var(--paper)'}
-        stroke={bright ? 'var(--focus)' : bad ? 'var(--danger)' : 'var(--ink)'}
-        stroke-width={bright ? 3 : 1.6}
-      />
-      <path
-        d="M{view.axis + direction * (large ? 30 : 19)} {view.y(peg.stands)}L{view.axis +
-          direction * (large ? 46 : 25)} {at[i]}"
-        stroke="var(--rule-strong)"
-        fill="none"
-      />
-      <text
-        x={view.axis + direction * (large ? 52 : 27)}
-        y={(at[i] ?? 0) + 4.5}
-        text-anchor={direction < 0 ? 'end' : 'start'}
-        fill={bright ? 'var(--focus)' : bad ? 'var(--danger)' : 'var(--ink)'}
-        font-size={large ? 14 : 12.5}
-        ><tspan class="number" font-weight={bold ? 700 : 400}>{fixed(peg.stands, view.digits)}</tspan
-        >{#if large}
-          <tspan dx="7">{bad ? '⚠ ' : ''}{peg.term}{view.named(peg)}</tspan>{/if}</text
-      >
-      {#if large}
-        <rect
-          class="grip"
-          x={direction < 0 ? 8 : view.axis + 4}
-          width={direction < 0 ? view.axis - 12 : view.width - view.axis - 66}
-          y={(at[i] ?? 0) - view.least / 2}
-          height={view.least}
-          fill="transparent"
-        />
-        <rect
-          x={view.axis + direction * 14 - 22}
-          width="44"
-          y={view.y(peg.stands) - 16}
-          height="32"
-          fill="transparent"
-          class={move ? 'handle' : ''}
-        />
-      {/if}
-      <title
-        >{peg.term} of {peg.name}, {view.told(peg)}{peg.sensePoint
-          ? `, read at ${peg.sensePoint}`
-          : ''}{peg.tolerance > 0 ? `, ± ${fixed(peg.tolerance, 2)} V` : ''}{peg.offsetVolts !== 0
-          ? `; its device reads ${fixed(peg.offsetVolts, 2)} V too high`
-          : ''}</title
-      >
-    </g>
-  {/each}
-{/snippet}
 
 <div bind:clientWidth={view.across} class={large ? 'overflow-x-auto' : ''}>
   <svg
@@ -205,8 +106,22 @@
         >{ruler === 'cell' ? 'V a cell' : 'as 12 V'}</text
       >
     {/if}
-    {@render side(view.falling, view.fallingAt, -1)}
-    {@render side(view.rising, view.risingAt, 1)}
+    {#each [['falling', view.fallingAt, -1], ['rising', view.risingAt, 1]] as const as [sense, at, direction] (sense)}
+      {#each view[sense] as peg, i (peg.path)}
+        <GaugePeg
+          {view}
+          {peg}
+          {direction}
+          {unit}
+          {large}
+          at={at[i] ?? 0}
+          bad={wrong?.has(peg.path) ?? false}
+          dim={emphasised !== undefined && peg.at !== emphasised}
+          movable={move !== undefined}
+          {drawing}
+        />
+      {/each}
+    {/each}
     {#if view.levels.pegs.length === 0}
       <text x={view.axis + 12} y={view.height / 2} font-size="15" fill="var(--ink-soft)"
         >no level in {unit} here</text
@@ -230,18 +145,5 @@
     stroke: var(--paper);
     stroke-width: 3px;
     stroke-linejoin: round;
-  }
-  .handle {
-    cursor: ns-resize;
-  }
-  .peg {
-    touch-action: none;
-  }
-  .peg:focus-visible {
-    outline: none;
-  }
-  .peg:focus-visible .grip {
-    stroke: var(--focus);
-    stroke-width: 3;
   }
 </style>

@@ -1,8 +1,8 @@
 <script lang="ts">
-  import { tick } from 'svelte';
   import type { NumberChip } from '../api/api';
   import { lit } from '../gauge/lit.svelte';
-  import { stepped, typed, written } from './quantity';
+  import { written } from './quantity';
+  import { Typing } from './typing.svelte';
 
   interface Props {
     chip: NumberChip;
@@ -17,97 +17,31 @@
   }
   let { chip, value, error, readonly = false, path, change }: Props = $props();
 
-  let typing = $state(false);
-  let text = $state('');
-  let trouble = $state('');
-  let input = $state<HTMLInputElement>();
-  let face = $state<HTMLElement>();
-  const shownError = $derived(trouble || error);
+  const typing = new Typing(() => ({ chip, value, readonly, change }));
+  const shownError = $derived(typing.trouble || error);
   const errorId = $props.id();
-
-  async function open(first?: string) {
-    if (readonly) return;
-    text = first ?? written(value, chip.unit);
-    typing = true;
-    await tick();
-    input?.focus();
-    if (!first) input?.select();
-  }
-
-  async function take(keepFocus: boolean) {
-    if (!typing) return;
-    const read = typed(text, chip.unit);
-    if (read === undefined) {
-      trouble = `${chip.label}: “${text}” is not a number in ${chip.unit}`;
-      if (!keepFocus) typing = false;
-      return;
-    }
-    if (read < chip.least || read > chip.most) {
-      trouble = `${chip.label}: ${written(read, chip.unit)} is outside ${chip.least} to ${written(chip.most, chip.unit)}`;
-      if (!keepFocus) typing = false;
-      return;
-    }
-    trouble = '';
-    typing = false;
-    if (read !== value) change(read);
-    await tick();
-    if (keepFocus) face?.focus();
-  }
-
-  async function leave() {
-    typing = false;
-    trouble = '';
-    await tick();
-    face?.focus();
-  }
-
-  function faceKeys(event: KeyboardEvent) {
-    if (readonly || event.ctrlKey || event.metaKey || event.altKey) return;
-    const size = event.shiftKey ? chip.bigStep : chip.step;
-    if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-      event.preventDefault();
-      trouble = '';
-      change(stepped(value, event.key === 'ArrowUp' ? size : -size, chip.least, chip.most));
-    } else if (event.key === 'Enter') {
-      event.preventDefault();
-      open();
-    } else if (/^[0-9.,-]$/.test(event.key)) {
-      event.preventDefault();
-      open(event.key);
-    }
-  }
-
-  function inputKeys(event: KeyboardEvent) {
-    if (event.key === 'Enter') {
-      event.preventDefault();
-      take(true);
-    } else if (event.key === 'Escape') {
-      event.stopPropagation();
-      leave();
-    }
-  }
 </script>
 
 <span class="inline-flex flex-col items-start" {...path ? lit.by(path) : {}}>
   <span class="place">
-    {#if typing}
+    {#if typing.on}
       <input
-        bind:this={input}
-        bind:value={text}
+        bind:this={typing.input}
+        bind:value={typing.text}
         class="chip number typed"
-        size={Math.max(5, text.length + 1)}
+        size={Math.max(5, typing.text.length + 1)}
         inputmode="decimal"
         aria-label="{chip.label} in {chip.unit}"
-        aria-invalid={trouble ? 'true' : undefined}
+        aria-invalid={typing.trouble ? 'true' : undefined}
         aria-describedby={shownError ? errorId : undefined}
-        onkeydown={inputKeys}
-        onblur={() => take(false)}
+        onkeydown={(event) => typing.inputKeys(event)}
+        onblur={() => typing.take(false)}
       />
     {/if}
     <span
-      bind:this={face}
+      bind:this={typing.face}
       class="chip number"
-      class:under={typing}
+      class:under={typing.on}
       class:refused={shownError}
       class:lit={path !== undefined && lit.path === path}
       role="spinbutton"
@@ -120,8 +54,8 @@
       aria-readonly={readonly}
       aria-invalid={shownError ? 'true' : undefined}
       aria-describedby={shownError ? errorId : undefined}
-      onkeydown={faceKeys}
-      onclick={() => open()}>{written(value, chip.unit)}</span
+      onkeydown={(event) => typing.faceKeys(event)}
+      onclick={() => typing.open()}>{written(value, chip.unit)}</span
     >
   </span>
   {#if shownError}<span class="error" id={errorId} role="alert">{shownError}</span>{/if}

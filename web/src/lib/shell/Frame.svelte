@@ -7,10 +7,11 @@
   import { onMount, type Snippet } from 'svelte';
   import { push } from 'svelte-spa-router';
   import { gate } from '../along/gate.svelte';
-  import { roleTold, session } from './session.svelte';
+  import { placesOf, type Place } from './places';
+  import Places from './Places.svelte';
+  import { session } from './session.svelte';
   import { singleKeys } from './singleKeys.svelte';
   import Shortcuts from './Shortcuts.svelte';
-  import { theme } from './theme.svelte';
 
   interface Props {
     /** What the page shows, for the header and the window's title. */
@@ -18,7 +19,7 @@
     /** Site whose places are offered in the rail; none on the list of sites. */
     site?: string;
     /** Which place this is. */
-    place?: 'sites' | 'plan' | 'bench' | 'season' | 'handover' | 'log' | 'account' | 'accounts';
+    place?: Place['key'];
     /** Beside the title: revision, saving. */
     header?: Snippet;
     children: Snippet;
@@ -27,20 +28,7 @@
 
   let helping = $state(false);
   let going = false;
-  const places = $derived([
-    { key: 'sites', name: 'Sites', letter: 's', address: '/' },
-    ...(site
-      ? [
-          { key: 'plan', name: 'Plan', letter: 'p', address: `/site/${site}/plan` },
-          { key: 'bench', name: 'Bench', letter: 'b', address: `/site/${site}/bench` },
-          { key: 'season', name: 'Season', letter: 'e', address: `/site/${site}/season` },
-          { key: 'handover', name: 'Handover', letter: 'h', address: `/site/${site}/handover` },
-          { key: 'log', name: 'Log', letter: 'l', address: `/site/${site}/log` },
-        ]
-      : session.administers
-        ? [{ key: 'accounts', name: 'People', letter: 'a', address: '/accounts' }]
-        : []),
-  ]);
+  const places = $derived(placesOf(site, session.administers));
 
   let heading = $state<HTMLHeadingElement>();
   let content = $state<HTMLElement>();
@@ -80,55 +68,7 @@
 <div
   class="grid min-h-screen grid-cols-1 print:block grid-rows-[auto_1fr] md:grid-cols-[7.5rem_1fr] md:grid-rows-1"
 >
-  <nav
-    class="no-print flex items-stretch border-rule bg-sunk md:sticky md:top-0 md:h-screen md:flex-col md:border-r"
-    aria-label="Places"
-  >
-    <a href="#/" class="hidden px-4 py-4 text-xl font-bold md:block" aria-label="Sparen, to the sites"
-      >Sparen</a
-    >
-    {#each places as one (one.key)}
-      <a
-        href="#{one.address}"
-        class="flex min-h-11 items-center px-2 max-[374px]:px-1 max-[374px]:text-sm md:px-4 {place === one.key
-          ? 'bg-paper font-bold max-md:border-b-4 max-md:border-ink md:border-l-4 md:border-ink md:pl-3'
-          : ''}"
-        aria-current={place === one.key ? 'page' : undefined}>{one.name}</a
-      >
-    {/each}
-    <div
-      class="ml-auto flex items-center px-1 max-[374px]:px-0 md:gap-1 md:px-2 md:mt-auto md:ml-0 md:flex-col md:items-stretch md:py-3"
-    >
-      <button
-        class="min-h-11 px-2 text-left text-sm max-[374px]:px-1 {site ? 'max-md:hidden' : ''}"
-        onclick={() => theme.toggle()}
-      >
-        {theme.dark ? 'Light' : 'Dark'}<span class="max-md:sr-only">&nbsp;ground</span>
-      </button>
-      <button class="hidden min-h-11 px-2 text-left text-sm md:block" onclick={() => (helping = true)}>
-        Shortcuts
-      </button>
-      <button
-        class="min-h-11 px-2 text-left text-sm whitespace-nowrap max-[374px]:px-1 {site
-          ? 'max-md:hidden'
-          : ''}"
-        onclick={() => session.signOut()}>Sign out</button
-      >
-      {#if session.person}
-        {@const { fullName, role } = session.person}
-        <a
-          href="#/account"
-          class="flex min-h-11 items-center px-2 text-sm underline-offset-4 hover:underline {site
-            ? 'max-md:hidden'
-            : ''} {place === 'account' ? 'font-bold' : 'text-soft'}"
-          aria-label="Your account: {fullName}"
-          aria-current={place === 'account' ? 'page' : undefined}
-          ><span class="max-md:hidden">{fullName}{role === 'TECHNICIAN' ? '' : `, ${roleTold(role)}`}</span
-          ><span class="md:hidden">You</span></a
-        >
-      {/if}
-    </div>
-  </nav>
+  <Places {places} {place} inSite={site !== undefined} help={() => (helping = true)} />
   <div class="min-w-0">
     {#if gate.broken}
       <p class="border-b border-rule border-l-4 border-l-danger bg-raised px-4 py-2 md:px-6" role="alert">

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { theme } from '../shell/theme.svelte';
-  import type { Common } from './tape';
+  import type { Common } from './plot';
 
   /** A chart as wide as its place; drawn anew when what it shows is other. */
   interface Props {

@@ -2,17 +2,12 @@
   import { untrack } from 'svelte';
   import type { Trace } from '../api/api';
   import { bucketAt, readout, type Readout } from './readout';
+  import Key from './Key.svelte';
+  import LineKey from './LineKey.svelte';
   import { recordedAt } from './recorded';
+  import type { Line } from './plot';
   import { theme } from '../shell/theme.svelte';
-  import {
-    chargeChart,
-    powerChart,
-    sourceChart,
-    temperatureChart,
-    voltageChart,
-    type Line,
-    type Shown,
-  } from './tape';
+  import { chargeChart, powerChart, sourceChart, temperatureChart, voltageChart, type Shown } from './tape';
 
   interface Props {
     shown: Shown;
@@ -33,6 +28,13 @@
   }
   let { shown, second, lines, zone, compact = false, choose, hover, hovered, bright, now }: Props = $props();
 
+  const KEYS = [
+    ['bg-load', 'used'],
+    ['bg-diverted', 'diverted'],
+    ['bg-battery', 'to battery'],
+    ['hatch border border-sun', 'thrown away'],
+    ['hatch-ink', 'unserved'],
+  ] as const;
   const read = $derived<Readout>(hovered === undefined ? {} : readout(shown.trace, hovered));
 
   const recorded = $derived(shown.recorded);
@@ -98,11 +100,9 @@
 
 <div bind:clientWidth={width} class="w-full overflow-hidden">
   <p class="caption">
-    Battery voltage, V{@render value(read.volts)}{#if second}<span class="ml-4"
-        ><i class="line"></i>first</span
-      ><span class="ml-4"><i class="line second"></i>second</span>{/if}{#if recorded}<span class="ml-4"
-        ><i class="line recorded"></i>{recorded.says}{@render value(wasThere)}</span
-      >{/if}
+    Battery voltage, V{@render value(read.volts)}{#if second}<LineKey line="first">first</LineKey><LineKey
+        line="second">second</LineKey
+      >{/if}{#if recorded}<LineKey line="recorded">{recorded.says}{@render value(wasThere)}</LineKey>{/if}
   </p>
   <div bind:this={volts} style:height="{height.volts}px"></div>
   {#if !compact}
@@ -114,8 +114,8 @@
   {#if hasSource}
     <p class="caption flex gap-x-4">
       <span>AC source, W{@render value(read.source)}</span>
-      <span><i class="key border border-ac"></i>feeder</span>
-      <span><i class="key bg-ac"></i>generator</span>
+      <Key look="border border-ac" says="feeder" />
+      <Key look="bg-ac" says="generator" />
     </p>
     <div bind:this={source} style:height="{height.source}px"></div>
   {/if}
@@ -124,11 +124,7 @@
       <span>Power{@render value(read.power)}</span>
     {:else}
       Power, W
-      <span><i class="key bg-load"></i>used</span>
-      <span><i class="key bg-diverted"></i>diverted</span>
-      <span><i class="key bg-battery"></i>to battery</span>
-      <span><i class="key hatch border border-sun"></i>thrown away</span>
-      <span><i class="key hatch-ink"></i>unserved</span>
+      {#each KEYS as [look, says] (says)}<Key {look} {says} />{/each}
     {/if}
   </p>
   <div bind:this={power} style:height="{height.power}px"></div>
@@ -141,24 +137,5 @@
     font-size: 0.875rem;
     line-height: 1.25rem;
     color: var(--ink-soft);
-  }
-  .key {
-    display: inline-block;
-    width: 1.1rem;
-    height: 0.7rem;
-    margin-right: 0.35rem;
-  }
-  .line {
-    display: inline-block;
-    width: 1.4rem;
-    margin-right: 0.35rem;
-    border-top: 2px solid var(--battery);
-    vertical-align: middle;
-  }
-  .recorded {
-    border-top-color: var(--ink);
-  }
-  .second {
-    border-top: 2px dashed var(--load);
   }
 </style>

@@ -1,6 +1,7 @@
 import uPlot from 'uplot';
 import type { Measurement } from '../api/api';
-import { drawLines, ink, options, type Common, type Line } from './tape';
+import { drawLines } from './levels';
+import { ink, options, type Common, type Line } from './plot';
 
 /** After so many times the usual distance between two measurements nothing is known (×): the line breaks off. */
 const GAP = 5;

@@ -1,6 +1,6 @@
 import type { RunSummary, RunView } from '../api/api';
 import { lanePath } from './lanes';
-import type { Line } from './tape';
+import type { Line } from './plot';
 
 /** What a picture of a tape is drawn from. */
 export interface Drawn {

@@ -1,28 +1,14 @@
 <script lang="ts">
-  import { Input } from 'flowbite-svelte';
   import type { Plan } from '../../lib/api/api';
   import NumberChip from '../../lib/sentence/NumberChip.svelte';
-  import { FIELD } from '../../lib/shell/fieldLook';
-  import { choiceOf, wordsOf } from '../../lib/words';
   import type { PlanEditor } from '../planEditor.svelte';
   import { atPlace, withPlace } from '../../lib/plan/planPath';
-  import Fields from './Fields.svelte';
   import OriginOf from './OriginOf.svelte';
-  import {
-    beginning,
-    chosen,
-    followed,
-    kindOf,
-    labelOf,
-    picksOf,
-    references,
-    shownAs,
-    type Schema,
-  } from './schema';
+  import { chosen, followed, labelOf, references, shownAs, type Schema } from './schema';
+  import SchemaChoice from './SchemaChoice.svelte';
+  import SchemaGroup from './SchemaGroup.svelte';
+  import SchemaList from './SchemaList.svelte';
   import { inOrder } from './parts';
-  import NumberMap from './NumberMap.svelte';
-  import Picks from './Picks.svelte';
-  import Self from './SchemaField.svelte';
 
   /** One field of a part that is set, drawn from the published schema; a part of a part is drawn the same way inside. */
   interface Props {
@@ -45,8 +31,6 @@
   const label = $derived(labelOf(raw, field));
   const shown = $derived(shownAs(raw));
   const named = $derived(references(raw, plan));
-  const picks = $derived(picksOf(schema));
-  const choices = $derived(schema.enum ? [] : (named ?? []));
   const isNumber = $derived(schema.type === 'number' || schema.type === 'integer');
   const error = $derived(editor.refused.find((one) => one.pointer === `/${path}`)?.detail);
   const bound = (one: number | undefined, none: number) => rounded((one ?? none) * shown.factor);
@@ -57,7 +41,6 @@
           Number(value) * shown.factor || 1,
         ),
   );
-  const errorId = $props.id();
 
   /** Without the dust that a factor leaves. */
   function rounded(number: number): number {
@@ -69,12 +52,6 @@
     if (typeof one === 'object') return 'told';
     const number = typeof one === 'number' ? rounded(one * shown.factor) : one;
     return `${String(number)}${shown.unit ? ` ${shown.unit}` : ''}`;
-  };
-
-  const singular = $derived(label.replace(/s$/, ''));
-  const entryName = (entry: unknown, i: number) => {
-    const named = entry as { name?: string; code?: string };
-    return named.name ?? named.code ?? `${singular} ${String(i + 1)}`;
   };
 
   function set(next: unknown) {
@@ -91,90 +68,9 @@
 </script>
 
 {#if schema.properties}
-  <fieldset class="col-span-2 mt-1">
-    <legend class="float-left flex w-full items-center justify-between"
-      ><span class="font-bold first-letter:uppercase">{label}</span>
-      {#if !readonly && !required}
-        <button
-          class="min-h-9 text-sm underline underline-offset-4"
-          aria-label="Take away {label} of {of}"
-          onclick={() => set(undefined)}>take away</button
-        >
-      {/if}
-    </legend>
-    <div class="clear-both border-l-2 border-rule pl-3">
-      {#if outer.oneOf}
-        <label class="grid grid-cols-[9rem_1fr] items-center gap-x-3 max-sm:grid-cols-[7rem_1fr]"
-          ><span class="text-soft">kind</span>
-          <select
-            class="{FIELD} w-full"
-            disabled={readonly}
-            value={(value as { kind: string }).kind}
-            onchange={(event) => {
-              const kind = event.currentTarget.value;
-              const wanted = outer.oneOf?.find((one) => kindOf(one) === kind);
-              if (wanted) set(beginning(wanted, plan));
-            }}
-          >
-            {#each outer.oneOf as one (kindOf(one))}<option value={kindOf(one)}
-                >{wordsOf(kindOf(one) ?? '')}</option
-              >{/each}
-          </select></label
-        >
-      {/if}
-      <Fields
-        {editor}
-        {plan}
-        {schema}
-        fields={Object.keys(schema.properties).filter(
-          (key) => key !== 'id' && !(key === 'kind' && outer.oneOf),
-        )}
-        value={(value ?? {}) as Record<string, unknown>}
-        {path}
-        {of}
-        {readonly}
-      />
-    </div>
-  </fieldset>
+  <SchemaGroup {editor} {plan} {outer} {schema} {label} {value} {path} {required} {of} {readonly} {set} />
 {:else if schema.type === 'array' && followed(schema.items ?? {}).properties}
-  <fieldset class="col-span-2 mt-1">
-    <legend
-      class="float-left font-bold first-letter:uppercase {((value ?? []) as unknown[]).length > 0
-        ? 'sr-only'
-        : ''}">{label}</legend
-    >
-    <div class="clear-both">
-      {#each (value ?? []) as unknown[] as entry, i (i)}
-        <Self
-          {editor}
-          {plan}
-          schema={schema.items ?? {}}
-          field={entryName(entry, i)}
-          value={entry}
-          path="{path}/{(entry as { id?: string }).id ?? i}"
-          required
-          of="{entryName(entry, i)} of {of}"
-          {readonly}
-        />
-        {#if !readonly}
-          <button
-            class="mr-4 min-h-9 text-sm underline underline-offset-4"
-            aria-label="Take {entryName(entry, i)} of {of} away"
-            onclick={() => set((value as unknown[]).filter((_, other) => other !== i))}>take this away</button
-          >
-        {/if}
-      {:else}
-        <p class="text-soft">none</p>
-      {/each}
-      {#if !readonly}
-        <button
-          class="min-h-9 underline underline-offset-4"
-          onclick={() => set([...((value ?? []) as unknown[]), beginning(schema.items ?? {}, plan)])}
-          >one more {singular}…</button
-        >
-      {/if}
-    </div>
-  </fieldset>
+  <SchemaList {editor} {plan} {schema} {label} {value} {path} {of} {readonly} {set} />
 {:else}
   <span class="pt-1.5 text-soft" title={schema.description}>{label}</span>
   <div class="min-w-0">
@@ -204,87 +100,18 @@
             onclick={() => set(undefined)}>unset</button
           >{/if}
       </span>
-    {:else if schema.enum || (named && schema.type === 'string')}
-      <select
-        class="{FIELD} w-full"
-        disabled={readonly}
-        aria-label="{label} of {of}"
-        value={value ?? ''}
-        onchange={(event) => {
-          const text = event.currentTarget.value;
-          const number = typeof schema.enum?.[0] === 'number';
-          set(text === '' ? undefined : number ? Number(text) : text);
-        }}
-      >
-        {#if !required}<option value="">not set</option>{/if}
-        {#each schema.enum ?? [] as one (one)}
-          <option value={one}>{choiceOf(one)}</option>
-        {/each}
-        {#each choices as one (one.id)}<option value={one.id}>{one.name}</option>{/each}
-      </select>
-    {:else if schema.type === 'boolean'}
-      <label class="flex min-h-9 items-center gap-2"
-        ><input
-          type="checkbox"
-          class="size-5 accent-ink"
-          disabled={readonly}
-          checked={value === true}
-          aria-label="{label} of {of}"
-          onchange={(event) => set(event.currentTarget.checked)}
-        />{value === true ? 'yes' : 'no'}</label
-      >
-    {:else if schema.type === 'array' && named}
-      <div class="flex flex-wrap gap-x-4">
-        {#each named as one (one.id)}
-          <label class="flex min-h-9 items-center gap-2"
-            ><input
-              type="checkbox"
-              class="size-5 accent-ink"
-              disabled={readonly}
-              checked={((value ?? []) as string[]).includes(one.id)}
-              onchange={(event) => {
-                const others = ((value ?? []) as string[]).filter((id) => id !== one.id);
-                set(event.currentTarget.checked ? [...others, one.id] : others);
-              }}
-            />{one.name}</label
-          >
-        {:else}<span class="text-soft">none to choose</span>{/each}
-      </div>
-    {:else if schema.additionalProperties}
-      <NumberMap
-        label="{label} of {of}"
-        value={(value ?? {}) as Record<string, number>}
-        names="settables"
-        {readonly}
-        change={set}
-      />
-    {:else if picks}
-      <Picks
-        label="{label} of {of}"
-        options={picks}
-        value={(value ?? []) as (string | number)[]}
-        {readonly}
-        change={set}
-      />
     {:else}
-      {@const list = schema.type === 'array'}
-      <Input
-        class={FIELD}
-        readonly={readonly || field === 'profile'}
-        aria-label="{label} of {of}"
-        aria-invalid={error ? 'true' : undefined}
-        aria-describedby={error ? errorId : undefined}
-        list={schema.offers}
-        value={list ? ((value ?? []) as unknown[]).join(', ') : String(value ?? '')}
-        onchange={(event: Event) => {
-          const text = (event.currentTarget as HTMLInputElement).value;
-          const parts = text.split(/[,\s]+/).filter((one) => one !== '');
-          const numbers = schema.items?.type === 'number' || schema.items?.type === 'integer';
-          if (list) set(parts.map((one) => (numbers ? Number(one) : one)));
-          else set(text === '' && !required ? undefined : text);
-        }}
+      <SchemaChoice
+        {schema}
+        {named}
+        label="{label} of {of}"
+        {value}
+        {required}
+        {readonly}
+        fixed={field === 'profile'}
+        {error}
+        {set}
       />
-      {#if error}<span class="block text-sm text-danger" id={errorId} role="alert">{error}</span>{/if}
     {/if}
     {#if error && (schema.enum || schema.type === 'boolean')}<span
         class="block text-sm text-danger"

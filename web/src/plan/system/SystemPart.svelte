@@ -5,11 +5,13 @@
   import Sheet from '../../lib/shell/Sheet.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
   import ContactSheet from './ContactSheet.svelte';
-  import { hindrance, KINDS, pathOf, withPart, type Kind } from './parts';
+  import AddPart from './AddPart.svelte';
+  import { foundBy, type Chosen } from './finding';
+  import { focusAt, focusIn } from './focus';
+  import { pathOf, withPart, type Kind } from './parts';
   import PartSheet from './PartSheet.svelte';
   import Sketch from './Sketch.svelte';
-  import { sketchOf } from './sketch';
-  import { treeOf, withoutPower } from './tree';
+  import { SketchView } from './sketchView.svelte';
 
   interface Props {
     editor: PlanEditor;
@@ -23,92 +25,20 @@
   /** What is here: the one-line diagram, and the part or contact that was chosen in it in a sheet that slides over it. */
   let { editor, plan, readonly, output: goToOutput, about }: Props = $props();
 
-  interface Chosen {
-    path: string;
-    schema: string;
-  }
   /** Below this (px) everything stands in one column. */
   const NARROW = 720;
 
   let adding = $state(false);
   let width = $state(1120);
-  const hasTransfer = $derived(plan.site.inverter?.transfer !== undefined);
-  /** What cannot be added here, and why: said once for all that lack the same. */
-  const hindered = $derived(
-    [...new Set(KINDS.map((kind) => hindrance(plan, kind)).filter(Boolean))].map((why) => ({
-      why,
-      kinds: KINDS.filter((kind) => hindrance(plan, kind) === why).map((kind) => kind.name),
-    })),
-  );
-
-  const tree = $derived(treeOf(plan, editor.reading?.conductors));
-  const sketch = $derived(sketchOf(tree, plan, width < NARROW));
-  const findings = $derived((editor.reading?.findings ?? []).filter((one) => one.dismissed === undefined));
   let chosen = $state<Chosen>();
+  const view = new SketchView(() => ({ editor, plan, narrow: width < NARROW, path: chosen?.path }));
   $effect(() => {
     const found = about;
     untrack(() => {
-      const there = found && foundBy(found);
+      const there = found && foundBy(view.sketch, found);
       if (there) void choose(there);
     });
   });
-  const paths = $derived(sketch.placed.map((one) => one.part.path));
-  const wrong = $derived(new Set(paths.filter((path) => findings.some((one) => stands(one, path)))));
-  const guesses = $derived(
-    Object.entries(plan.origins)
-      .filter(([, origin]) => origin.kind === 'GUESS')
-      .map(([path]) => path),
-  );
-  const guessed = $derived(
-    new Set(paths.filter((own) => guesses.some((path) => path.startsWith(`${own}/`)))),
-  );
-  const contact = $derived(
-    chosen?.schema === 'Output'
-      ? plan.program.outputs.find((one) => chosen?.path === `program/outputs/${one.id}`)
-      : undefined,
-  );
-  const cut = $derived(contact ? withoutPower(tree, contact.id) : []);
-  const reading = $derived(editor.reading?.outputs.find((one) => one.output === contact?.id));
-  const deciders = $derived(
-    plan.program.outputs
-      .filter((one) => one.supply !== undefined && cut.some((part) => part.id === one.supply))
-      .map((one) => one.name),
-  );
-
-  const here = $derived(findings.filter((one) => chosen && stands(one, chosen.path)));
-  /** Where on the sketch the chosen thing stands: the sheet comes from the other side. */
-  const side = $derived.by(() => {
-    const path = chosen?.path;
-    const at =
-      sketch.placed.find((one) => one.part.path === path)?.x ??
-      sketch.marks.find((one) => one.path === path)?.x ??
-      sketch.contacts.find((one) => path === `program/outputs/${one.output}`)?.x ??
-      0;
-    return at > sketch.bus.x ? 'left' : 'right';
-  });
-
-  /** The part on the sketch that a finding is about; what is said of the AC side stands at the inverter. */
-  function foundBy(finding: Pick<Finding, 'path' | 'at'>): Chosen | undefined {
-    const parts = sketch.placed.map((one) => one.part);
-    const found =
-      parts.find((one) => stands(finding, one.path)) ??
-      (/^(program\/ac|site\/earthing)/.test(finding.path)
-        ? parts.find((one) => one.path === 'site/inverter')
-        : undefined);
-    const mark = sketch.marks.find((one) => stands(finding, one.path));
-    return found
-      ? { path: found.path, schema: found.schema }
-      : mark && { path: mark.path, schema: 'SensePoint' };
-  }
-
-  function stands(finding: Pick<Finding, 'path' | 'at'>, path: string): boolean {
-    const last = path.split('/').at(-1);
-    return (
-      finding.path.startsWith(`${path}/`) ||
-      finding.path === path ||
-      (finding.at !== '' && finding.at === last)
-    );
-  }
 
   /** What can be added, in place of what was chosen: the sheet would lie over it. */
   function offer() {
@@ -129,19 +59,14 @@
   async function choose(next: Chosen) {
     chosen = next;
     await tick();
-    const refused = sheet?.querySelector<HTMLElement>('[aria-invalid="true"]');
-    if (refused) refused.focus();
-    else sheet?.querySelector<HTMLElement>('h2')?.focus({ preventScroll: true });
+    focusIn(sheet);
   }
 
   async function close() {
     const path = chosen?.path ?? '';
     chosen = undefined;
     await tick();
-    const from = path.startsWith('program/outputs/')
-      ? document.querySelector<SVGElement>(`[id^="contact-${path.split('/').at(-1)}-"]`)
-      : document.getElementById(`part-${path.replaceAll('/', '-')}`);
-    (from ?? document.getElementById('add-part'))?.focus({ preventScroll: true });
+    focusAt(path);
   }
 </script>
 
@@ -154,29 +79,14 @@
         <Action id="add-part" onclick={offer} aria-expanded={adding}>Add a part…</Action>
       {/if}
     </div>
-    {#if adding}
-      <div
-        class="mt-2 flex flex-wrap gap-2 border-l-4 border-ink bg-raised p-3"
-        role="group"
-        aria-label="Add a part"
-      >
-        {#each KINDS.filter((kind) => !hindrance(plan, kind)) as kind (kind.name)}
-          <Action onclick={() => add(kind)}>{kind.name}</Action>
-        {/each}
-        {#each hindered as { why, kinds } (why)}
-          <p class="self-center text-sm text-soft">
-            {kinds.join(', ')}: {why}.
-          </p>
-        {/each}
-      </div>
-    {/if}
+    {#if adding}<AddPart {plan} {add} />{/if}
     <div class="mt-2">
       <Sketch
-        {sketch}
+        sketch={view.sketch}
         chosen={chosen?.path}
-        {wrong}
-        {guessed}
-        cut={new Set(cut.map((one) => one.path))}
+        wrong={new Set(view.wrong)}
+        guessed={new Set(view.guessed)}
+        cut={new Set(view.cut.map((one) => one.path))}
         choose={(path, schema) => choose({ path, schema })}
         contact={(id) => choose({ path: `program/outputs/${id}`, schema: 'Output' })}
       />
@@ -187,17 +97,18 @@
     </p>
   </section>
   {#if chosen}
-    <div class="overlay {side}" bind:this={sheet}>
+    <div class="overlay {view.side}" bind:this={sheet}>
       {#key chosen.path}
-        <Sheet label="The chosen part" {side} {close}>
-          {#if contact}
+        <Sheet label="The chosen part" side={view.side} {close}>
+          {#if view.contact}
+            {@const contact = view.contact}
             <ContactSheet
               output={contact}
-              automatic={reading?.automatic}
-              protection={reading?.protection}
-              {cut}
-              {deciders}
-              hasAc={hasTransfer && cut.some((one) => one.path === 'site/inverter')}
+              automatic={view.reading?.automatic}
+              protection={view.reading?.protection}
+              cut={view.cut}
+              deciders={view.deciders}
+              hasAc={view.cutsAc}
               go={() => goToOutput(contact.id)}
             />
           {:else}
@@ -206,7 +117,7 @@
               {plan}
               path={chosen.path}
               schema={chosen.schema}
-              findings={here}
+              findings={view.here}
               {readonly}
               gone={() => void close()}
             />

@@ -1,0 +1,65 @@
+<script lang="ts">
+  import { shownNumber } from '../lib/along/local';
+  import { measuredNumber } from '../lib/live/siteNow.svelte';
+  import { decimal } from '../lib/sentence/quantity';
+  import SeverityMark from '../lib/shell/SeverityMark.svelte';
+  import type { DeviceWire } from './wires.svelte';
+
+  /** What a device measures now, and what of it is otherwise than the plan would have it. */
+  interface Props {
+    line: DeviceWire;
+    /** What the device is called. */
+    device: string;
+    /** The newest revision. */
+    revision: number;
+    /** What a part is called, by its id. */
+    name: (id: string) => string;
+  }
+  let { line, device, revision, name }: Props = $props();
+
+  const measured = $derived(line.live?.measured);
+  const numbers = $derived(
+    Object.entries(measured?.numbers ?? {}).map(([what, value]) => measuredNumber(what, value)),
+  );
+  const contacts = $derived(Object.entries(measured?.closed ?? {}));
+  /** Contacts that stand otherwise than their rules make of what is measured. */
+  const otherwise = $derived(
+    contacts.filter(([id, closed]) => line.live?.shouldBeClosed[id] === !closed).map(([id]) => id),
+  );
+  const beyond = $derived(line.live?.beyond);
+  const watts = (value: number) => `${decimal(value, 0)} W`;
+</script>
+
+<p class="flex flex-wrap items-baseline gap-x-4 gap-y-1" aria-label="{device} now">
+  {#if line.silent}
+    <span class="text-danger">{line.silent.detail}</span>
+  {:else if measured}
+    {#each numbers as number, i (number)}<span class="number {i === 0 ? 'text-2xl font-bold' : 'text-lg'}"
+        >{number}</span
+      >{/each}
+    {#each contacts as [id, closed] (id)}<span>{name(id)} {closed ? 'on' : 'off'}</span>{/each}
+  {:else}
+    <span class="text-soft">Asking it</span>
+  {/if}
+</p>
+{#each otherwise as id (id)}
+  <p>
+    <SeverityMark severity="CAUTION" brief />
+    <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {shownNumber(revision)} would have it {measured
+      ?.closed[id]
+      ? 'off'
+      : 'on'} at these numbers.
+  </p>
+{/each}
+{#if beyond}
+  <p>
+    <SeverityMark severity="CAUTION" brief />
+    <b><span class="number">{watts(beyond.measuredWatts)}</span> to loads</b>, where the plan has at most
+    <span class="number">{watts(beyond.plannedWatts)}</span> at this hour.
+    {#if beyond.explanations.length > 0}
+      It would be {beyond.explanations.map((one) => one.join(' with ')).join(', or ')}.
+    {:else}
+      No load of the plan, and no two, would explain it.
+    {/if}
+  </p>
+{/if}
