@@ -318,7 +318,7 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.getByText(awaited).first()).isVisible();
         assertAccessible(page);
         button(page, "Dark ground").click();
-        assertAccessible(page);
+        assertContrast(page);
         page.setViewportSize(390, 844);
         assertNoSidewaysScroll(page);
         assertAccessible(page);
