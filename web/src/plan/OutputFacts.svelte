@@ -5,6 +5,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import { suppliesOf } from './outputs';
   import BehindContact from './BehindContact.svelte';
+  import OptionalParts from './OptionalParts.svelte';
   import OutputFits from './OutputFits.svelte';
   import type { PlanEditor } from './planEditor.svelte';
 
@@ -101,6 +102,15 @@
       />
     {/if}
   {/each}
+  {#if output.contact}
+    <OptionalParts
+      {editor}
+      value={output.contact}
+      schema="Contact"
+      path="program/outputs/{output.id}/contact"
+      of="the contact of {output.name}"
+    />
+  {/if}
   <div class="mt-1 flex flex-wrap gap-4">
     <label class="text-sm"
       >With its coil idle<select
@@ -114,9 +124,12 @@
     <label class="text-sm"
       >Without power<select
         class="field mt-1 block"
-        value={output.dead ?? 'OPEN'}
+        value={output.withoutPower ?? 'OPEN'}
         onchange={(event) =>
-          put({ dead: event.currentTarget.value as Output['dead'] }, 'position without power')}
+          put(
+            { withoutPower: event.currentTarget.value as Output['withoutPower'] },
+            'position without power',
+          )}
       >
         {#each positions as [value, word] (value)}<option {value}>{word}</option>{/each}
       </select></label

@@ -60,7 +60,7 @@
     {/each}
   </fieldset>
   <p class="flex flex-wrap items-center gap-x-3 text-sm text-soft">
-    at rest {position(output.rest)}, without power {position(output.dead)}
+    at rest {position(output.rest)}, without power {position(output.withoutPower)}
     <select
       class="force {output.testForce === 'NONE' ? 'no-print' : 'font-bold text-danger'}"
       aria-label="Test force of {output.name}"

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Finding, Output, OutputFigures, OutputReading } from '../lib/api/api';
   import ContactSymbol from '../lib/contact/ContactSymbol.svelte';
+  import { lit } from '../lib/gauge/lit.svelte';
   import { levelsOf, plain } from '../lib/sentence/plain';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import WeekLane from './WeekLane.svelte';
@@ -34,10 +35,12 @@
   });
   /** What a contact does at rest with a full battery: what the symbol shows. */
   const closed = $derived(output.testForce === 'NONE' ? output.mode === 'ON' : output.testForce === 'CLOSED');
+  /** One of its levels is looked at, on the gauge, on the tape or in a sentence. */
+  const lights = $derived(lit.path?.startsWith(`program/outputs/${output.id}/`) ?? false);
 </script>
 
 <button
-  class="row {open ? 'bg-raised' : 'hover:bg-raised'}"
+  class="row {open ? 'bg-raised' : 'hover:bg-raised'} {lights ? 'lit' : ''}"
   aria-expanded={open}
   aria-controls="open-{output.id}"
   onclick={toggle}
@@ -78,5 +81,8 @@
     .row {
       min-height: 3.5rem;
     }
+  }
+  .lit {
+    box-shadow: inset 4px 0 var(--focus);
   }
 </style>

@@ -2,7 +2,7 @@
   import type { Output, OutputReading, Rule } from '../lib/api/api';
   import SentenceEditor from '../lib/sentence/SentenceEditor.svelte';
   import type { PlanEditor } from './planEditor.svelte';
-  import RuleParts from './RuleParts.svelte';
+  import OptionalParts from './OptionalParts.svelte';
 
   type Slot = 'automatic' | 'protection' | 'lockout';
 
@@ -17,6 +17,8 @@
   }
   let { editor, output, reading, readonly, errors, change }: Props = $props();
 
+  /** What the published schema calls a rule. */
+  const kindOf = (rule: Rule) => rule.kind.charAt(0).toUpperCase() + rule.kind.slice(1);
   const pathOf = (slot: Slot) => `program/outputs/${output.id}/${slot}`;
 </script>
 
@@ -33,7 +35,13 @@
       change={(field, label, value) => change(slot, field, label, value)}
     />
     {#if !readonly && slot !== 'lockout'}
-      <RuleParts {editor} rule={rule as Rule} path={pathOf(slot)} of={output.name} />
+      <OptionalParts
+        {editor}
+        value={rule}
+        schema={kindOf(rule as Rule)}
+        path={pathOf(slot)}
+        of={output.name}
+      />
     {/if}
   {/if}
 {/snippet}

@@ -9,6 +9,7 @@
   import { seasonOf } from '../season/season.svelte';
   import PhoneStrip from '../season/PhoneStrip.svelte';
   import TapeView from '../season/TapeView.svelte';
+  import FullGauge from './FullGauge.svelte';
   import OutputCard from './OutputCard.svelte';
   import { withOutput } from './outputs';
   import type { PlanEditor } from './planEditor.svelte';
@@ -47,6 +48,9 @@
   const isRead = $derived(
     editor.reading !== undefined || editor.problem !== undefined || editor.refused.length > 0,
   );
+  /** The strip opened to the gauge in full, in place. */
+  let full = $state(false);
+  const wrong = $derived(new Set(open.map((one) => one.path)));
   const shown = $derived(focused ?? plan.program.outputs[0]?.id);
 </script>
 
@@ -56,17 +60,31 @@
 />
 
 <div
-  class="grid grid-cols-1 lg:grid-cols-[9.5rem_minmax(0,1fr)] xl:grid-cols-[9.5rem_minmax(0,1.1fr)_minmax(0,1fr)]"
+  class="grid grid-cols-1 {full
+    ? 'lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]'
+    : 'lg:grid-cols-[9.5rem_minmax(0,1fr)] xl:grid-cols-[9.5rem_minmax(0,1.1fr)_minmax(0,1fr)]'}"
 >
   <aside
-    class="no-print hidden border-r border-rule lg:sticky lg:top-0 lg:block lg:h-screen lg:overflow-y-auto"
+    class="no-print hidden border-r border-rule lg:sticky lg:top-0 lg:block lg:h-screen lg:overflow-y-auto {full
+      ? 'px-4 py-3'
+      : ''}"
     aria-label="Levels"
   >
-    <a
-      class="flex min-h-11 items-center justify-center text-sm underline"
-      href="#/site/{editor.site}/plan/levels">Levels in full</a
-    >
-    <Gauge {plan} gauge={editor.reading?.gauge} emphasised={shown} />
+    {#if full}
+      <FullGauge {editor} {plan} {wrong} {readonly} emphasised={shown}>
+        <Action onclick={() => (full = false)} aria-expanded="true">Fold the gauge</Action>
+        <a class="flex min-h-11 items-center underline" href="#/site/{editor.site}/plan/levels"
+          >With the same in numbers</a
+        >
+      </FullGauge>
+    {:else}
+      <button
+        class="flex min-h-11 w-full items-center justify-center text-sm underline"
+        aria-expanded="false"
+        onclick={() => (full = true)}>Levels in full</button
+      >
+      <Gauge {plan} gauge={editor.reading?.gauge} emphasised={shown} />
+    {/if}
   </aside>
   <section aria-label="Outputs" class="min-w-0">
     {#if elsewhere[0]}
@@ -104,7 +122,9 @@
     {/if}
   </section>
   <aside
-    class="border-rule lg:col-start-2 xl:sticky xl:top-0 xl:col-start-3 xl:h-screen xl:overflow-y-auto xl:border-l"
+    class="border-rule lg:col-start-2 {full
+      ? ''
+      : 'xl:sticky xl:top-0 xl:col-start-3 xl:h-screen xl:overflow-y-auto xl:border-l'}"
     aria-label="What it does"
   >
     <TapeView {editor} {season} {live} output={shown || plan.program.outputs[0]?.id} />

@@ -1,4 +1,5 @@
 import type { FittedDevice, Plan } from '../lib/api/api';
+import { inTodaysWords } from '../lib/plan/todaysWords';
 import { session } from '../lib/shell/session.svelte';
 
 /** Unsaved changes: the revision they were made on, and when they were kept. */
@@ -7,10 +8,6 @@ export interface Draft {
   plan: Plan;
   savedAt: string;
 }
-
-/** What this browser kept while a mode was still called a wish. */
-const inTodaysWords = (json: string) =>
-  json.replaceAll('"wish":"AUTOMATIC"', '"mode":"BY_RULE"').replaceAll('"wish":', '"mode":');
 
 /** Once every entry of a device's menu was a number, and nothing was noted. */
 function withTodaysDevices(plan: Plan): Plan {

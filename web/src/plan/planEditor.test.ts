@@ -200,10 +200,13 @@ describe('editing a plan', () => {
 
   it('brings back what was kept in the words of before', async () => {
     const kept = JSON.stringify({ parent: 1, plan: plan(11.3), savedAt: '2026-11-24T08:00:00Z' });
-    localStorage.setItem('sparen.draft.liv.hallgrund', kept.replace('"name":', '"wish":"AUTOMATIC","name":'));
+    localStorage.setItem(
+      'sparen.draft.liv.hallgrund',
+      kept.replace('"name":', '"wish":"AUTOMATIC","dead":"CLOSED","name":'),
+    );
     const editor = await opened();
     expect(lvd(editor)).toBe(11.3);
-    expect(editor.plan?.program.outputs[0]).toMatchObject({ mode: 'BY_RULE' });
+    expect(editor.plan?.program.outputs[0]).toMatchObject({ mode: 'BY_RULE', withoutPower: 'CLOSED' });
     expect(JSON.stringify(editor.plan)).not.toContain('wish');
   });
 

@@ -1,5 +1,7 @@
 <script lang="ts">
   import type { Comparison } from '../lib/api/api';
+  import Better from './Better.svelte';
+  import { tells } from './better';
   import { fixed } from '../lib/sentence/quantity';
 
   /** The figures of two runs side by side; bold where the difference is more than what tells nothing. */
@@ -15,11 +17,12 @@
         {#each ['first', 'second', 'difference'] as head (head)}<th class="py-1 pl-4 text-right font-normal"
             >{head}</th
           >{/each}
+        <th></th>
       </tr>
     </thead>
     <tbody>
       {#each figures as figure (figure.what)}
-        {@const differs = Math.abs(figure.after - figure.before) >= figure.tellFrom}
+        {@const differs = tells(figure)}
         <tr class="border-t border-rule {differs ? 'font-bold' : ''}">
           <th scope="row" class="py-1 text-left {differs ? '' : 'font-normal'}">{figure.what}</th>
           {#each [figure.before, figure.after, figure.after - figure.before] as value, i (i)}
@@ -28,6 +31,7 @@
               {figure.unit}</td
             >
           {/each}
+          <td class="w-24 py-1 pl-4"><Better {figure} /></td>
         </tr>
       {/each}
     </tbody>

@@ -71,6 +71,7 @@
         asked.resistance = 1;
         asked.loadPercent = 100;
         asked.startPercent = undefined;
+        asked.byHand = [];
       }}>As set at the site</Action
     >
   </div>

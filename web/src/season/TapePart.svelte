@@ -7,6 +7,7 @@
   import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import { RecordedBeside } from './beside.svelte';
+  import ByHandPart from './ByHandPart.svelte';
   import Chain from './Chain.svelte';
   import ConditionsForm from './ConditionsForm.svelte';
   import ConditionsLine from './ConditionsLine.svelte';
@@ -69,6 +70,9 @@
   <ConditionsLine {asked} {files}>
     <ConditionsForm {asked} {files} moved={() => season.spans.show(undefined)} />
     <Otherwise {asked} />
+    {#if editor.reading?.requests.length}
+      <ByHandPart {asked} {plan} requests={editor.reading.requests} />
+    {/if}
     {#if asked.weather === 'PLACE'}
       <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
     {/if}

@@ -1,11 +1,17 @@
 <script lang="ts">
   import type { Comparison } from '../lib/api/api';
+  import Better from './Better.svelte';
+  import { tells } from './better';
 
   /** What changed between two runs, and what that did. */
   let { comparison }: { comparison: Comparison } = $props();
 
   /** So many differences stand first. */
   const MOST_TOLD = 5;
+  /** The figures whose difference is told, each with its sentence. */
+  const told = $derived(
+    comparison.figures.filter(tells).map((figure, i) => ({ figure, says: comparison.did[i] ?? '' })),
+  );
 </script>
 
 <section
@@ -22,7 +28,10 @@
   <div>
     <h2>What it did</h2>
     <ul class="mt-1 list-disc pl-5">
-      {#each comparison.did.slice(0, MOST_TOLD) as says (says)}<li>{says}</li>{:else}
+      {#each told.slice(0, MOST_TOLD) as { figure, says } (figure.what)}<li>
+          {says}
+          <Better {figure} />
+        </li>{:else}
         <li>Nothing that counts: all figures are as before, nearly.</li>{/each}
     </ul>
     {#if comparison.did.length > MOST_TOLD}

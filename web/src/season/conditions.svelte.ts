@@ -1,6 +1,6 @@
 import { dayWritten } from '../lib/sentence/days';
 import { instant } from '../lib/sentence/quantity';
-import type { Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
+import type { ByHand, Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
 
 /** Kinds of weather that can be chosen; a file's id stands for itself. */
 export const WEATHERS = [
@@ -28,6 +28,8 @@ export class Conditions {
   loadPercent = $state(100);
   /** State of charge to begin with (%); absent for what the site tells. */
   startPercent = $state<number>();
+  /** What somebody does by hand meanwhile. */
+  byHand = $state.raw<ByHand[]>([]);
 
   get choice(): WeatherChoice {
     if (this.weather === 'PLACE') return { place: this.climate ? { climate: this.climate } : {} };
@@ -43,7 +45,8 @@ export class Conditions {
       this.capacityPercent !== 100 ||
       this.resistance !== 1 ||
       this.loadPercent !== 100 ||
-      this.startPercent !== undefined
+      this.startPercent !== undefined ||
+      this.byHand.length > 0
     );
   }
 
@@ -62,6 +65,9 @@ export class Conditions {
       ...(this.resistance === 1 ? [] : [`${this.resistance} × the resistance`]),
       ...(this.loadPercent === 100 ? [] : [`${this.loadPercent} % of the consumption`]),
       ...(this.startPercent === undefined ? [] : [`begun at ${this.startPercent} % charge`]),
+      ...(this.byHand.length === 0
+        ? []
+        : [`${this.byHand.length} ${this.byHand.length === 1 ? 'thing' : 'things'} done by hand`]),
     ];
     const rest = this.differs ? others : [...others, 'battery as it is'];
     return [
@@ -94,6 +100,7 @@ export class Conditions {
                 : {}),
               ...(this.loadPercent === 100 ? {} : { loadFactor: this.loadPercent / 100 }),
               ...(this.startPercent === undefined ? {} : { startStateOfCharge: this.startPercent / 100 }),
+              byHand: this.byHand,
             },
           }
         : {}),
@@ -113,5 +120,6 @@ export class Conditions {
     this.loadPercent = Math.round((circumstances?.loadFactor ?? 1) * 100);
     const start = circumstances?.startStateOfCharge;
     this.startPercent = start === undefined ? undefined : Math.round(start * 100);
+    this.byHand = circumstances?.byHand ?? [];
   }
 }

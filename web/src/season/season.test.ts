@@ -1,6 +1,9 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { DaySummary, LedgerInWattHours, NumberedEvent, Plan, WorkView } from '../lib/api/api';
+import { betterOrWorse } from './better';
 import { calendar } from './calendar';
+import { AS_WRITTEN, NOW, variantOf, WITHOUT_WINDOWS } from './compared';
+import { clockOf, minuteOf, requestSays } from './byHand';
 import { Conditions } from './conditions.svelte';
 import { flowPicture } from './flows';
 import { folded } from './folded';
@@ -80,6 +83,7 @@ it('asks for what differs from the site, and for nothing else', () => {
   expect(inputs.circumstances).toEqual({
     ageing: { capacityFraction: 0.8, resistanceFactor: 1 },
     startStateOfCharge: 0,
+    byHand: [],
   });
   // Taken from a run they ask for the very same.
   const again = new Conditions();
@@ -203,5 +207,61 @@ describe('long work', () => {
     await first;
     expect(server.cancelled).toEqual(['1']);
     expect(one.done?.work.id).toBe('2');
+  });
+});
+
+describe('what is done by hand', () => {
+  const plan = {
+    program: { outputs: [{ id: 'pump', name: 'Pump', lockout: { release: 'HAND' } }] },
+  } as unknown as Plan;
+
+  it('is asked for with the run, and comes back with it', () => {
+    const asked = new Conditions();
+    const byHand = [{ request: 'reset-pump', on: '2026-03-29', minuteOfDay: 540, minutes: 5 }];
+    asked.byHand = byHand;
+    expect(asked.differs).toBe(true);
+    expect(asked.says()).toContain('1 thing done by hand');
+    const inputs = asked.inputs(plan);
+    expect(inputs.circumstances?.byHand).toEqual(byHand);
+    const again = new Conditions();
+    again.take(inputs);
+    expect(again.byHand).toEqual(byHand);
+  });
+
+  it('is said by what it does, at a time of the clock', () => {
+    expect(requestSays(plan, 'reset-pump')).toBe('reset the lockout of Pump');
+    expect(requestSays(plan, 'button')).toBe('request “button”');
+    expect(clockOf(545)).toBe('09:05');
+    expect(minuteOf('09:05')).toBe(545);
+    expect(minuteOf('')).toBeUndefined();
+  });
+});
+
+it('says of two runs which is the better one, and nothing where it depends or is nearly the same', () => {
+  const figure = { what: 'Thrown away', unit: 'Wh', before: 100, after: 40, tellFrom: 10 };
+  expect(betterOrWorse({ ...figure, wanted: 'LESS' })).toBe('better');
+  expect(betterOrWorse({ ...figure, wanted: 'MORE' })).toBe('worse');
+  expect(betterOrWorse({ ...figure, wanted: 'EITHER' })).toBe('');
+  expect(betterOrWorse({ ...figure, after: 95, wanted: 'LESS' })).toBe('');
+});
+
+describe('what a plan is compared with', () => {
+  const plan = {
+    program: {
+      outputs: [],
+      devices: [{ id: 'box' }],
+      ac: { charging: 'IN_WINDOWS', windows: [{ fromHour: 1 }] },
+    },
+  } as unknown as Plan;
+
+  it('is itself without its windows: then it charges at all times, or nothing would', () => {
+    expect(variantOf(plan, NOW)).toBe(plan);
+    expect(variantOf(plan, WITHOUT_WINDOWS)?.program.ac).toMatchObject({ charging: 'BOTH', windows: [] });
+    expect(plan.program.ac?.windows).toHaveLength(1);
+  });
+
+  it('is itself as written, whatever its devices make of it; a revision is none of these', () => {
+    expect(variantOf(plan, AS_WRITTEN)?.program.devices).toEqual([]);
+    expect(variantOf(plan, 3)).toBeUndefined();
   });
 });

@@ -1,4 +1,5 @@
 import type { LoadedRevision } from '../api/api';
+import { inTodaysWords } from '../plan/todaysWords';
 import { asIf } from './asIf';
 import type { Made } from './changes/change';
 import type { Store, Taken, Waiting } from './store';
@@ -36,12 +37,13 @@ export class Answers {
 
   /** As the server said it, or would have it once what waits is sent. */
   private async applied(path: string, waiting: Waiting[], by: string) {
-    const kept =
+    const found =
       (await this.store.get('answers', [this.account(), path])) ??
       (WITH_QUERY.test(path.replace(/\?.*/, ''))
         ? await this.store.get('answers', [this.account(), path.replace(/\?.*/, '')])
         : undefined);
-    if (!kept) return undefined;
+    if (!found) return undefined;
+    const kept = { ...found, body: inTodaysWords(found.body) };
     let view: unknown;
     for (const one of waiting.filter((waits) => !waits.refused && waits.site === kept.site)) {
       const made: Made = { by, at: one.at };

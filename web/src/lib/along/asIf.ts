@@ -1,3 +1,4 @@
+import { inTodaysWords } from '../plan/todaysWords';
 import type { AsIf, Body, Kind } from './changes/change';
 import { LOG_CHANGES } from './changes/log';
 import { PLAN_CHANGES } from './changes/plan';
@@ -13,7 +14,8 @@ export function asIf(method: string, path: string, body: string): AsIf | undefin
   if (!site || !rest) return undefined;
   for (const [by, address, kind] of KINDS) {
     const found = address.exec(rest);
-    if (by === method && found) return kind(site, found.slice(1), (body ? JSON.parse(body) : {}) as Body);
+    if (by === method && found)
+      return kind(site, found.slice(1), (body ? JSON.parse(inTodaysWords(body)) : {}) as Body);
   }
   return undefined;
 }

@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { OutputFigures } from '../api/api';
+  import { lit } from '../gauge/lit.svelte';
   import { lanePath, type Counts } from './lanes';
   import { LEFT, RIGHT } from './layout';
 
@@ -50,7 +51,7 @@
 <div bind:clientWidth={width} class="w-full">
   {#each outputs as output (output.output)}
     <p class="flex justify-between px-2 pt-0.5 text-sm leading-5 text-soft">
-      <span
+      <span class={lit.path?.startsWith(`program/outputs/${output.output}/`) ? 'font-bold text-focus' : ''}
         >{names[output.output] ?? output.output}<span class="ml-3 font-bold text-ink"
           >{stands(lanes[output.output])}</span
         ></span

@@ -27,6 +27,14 @@
     }
     return kept;
   });
+  /** A mark is thin: what is nearest to a finger is meant. */
+  const REACH = 22;
+  function touch(event: MouseEvent & { currentTarget: SVGElement }) {
+    const at = event.clientX - event.currentTarget.getBoundingClientRect().left;
+    const away = (mark: NumberedEvent) => Math.abs(x(mark.event.seconds) - at);
+    const [nearest] = [...apart].sort((one, other) => away(one) - away(other));
+    if (nearest && away(nearest) <= REACH) pick(nearest);
+  }
 </script>
 
 <div bind:clientWidth={width} class="w-full">
@@ -34,7 +42,13 @@
     Events{#if total > marks.length}, the first <span class="number">{marks.length}</span> of
       <span class="number">{total}</span>; come closer to see each{/if}
   </p>
-  <svg class="block h-6 w-full" role="group" aria-label="Events in what is shown">
+  <!-- svelte-ignore a11y_click_events_have_key_events, a11y_no_noninteractive_element_interactions -->
+  <svg
+    class="block h-6 w-full pointer-coarse:h-11"
+    role="group"
+    aria-label="Events in what is shown"
+    onclick={touch}
+  >
     <path d="M{LEFT} 20H{LEFT + inner}" stroke="var(--rule-strong)" />
     {#each apart as mark (mark.index)}
       {@const grave = isGrave(mark.event.kind)}
@@ -47,7 +61,10 @@
         role="button"
         tabindex="-1"
         aria-label={name}
-        onclick={() => pick(mark)}
+        onclick={(event) => {
+          event.stopPropagation();
+          pick(mark);
+        }}
         onkeydown={(event) => event.key === 'Enter' && pick(mark)}><title>{name}</title></path
       >
     {/each}

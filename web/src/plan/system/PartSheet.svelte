@@ -27,11 +27,11 @@
   }
   let { editor, plan, path, schema, findings, readonly, gone }: Props = $props();
 
+  /** What has no name of its own. */
+  const NAMELESS: Record<string, string> = { 'site/mainCable': 'Main cable', 'site/location': 'Where it is' };
   const place = $derived(placeOf(plan, path));
   const part = $derived(place && (atPlace(plan, place) as Record<string, unknown> | undefined));
-  const name = $derived(
-    typeof part?.name === 'string' ? part.name : path === 'site/mainCable' ? 'Main cable' : 'the site',
-  );
+  const name = $derived(typeof part?.name === 'string' ? part.name : (NAMELESS[path] ?? 'the site'));
   const id = $derived(typeof part?.id === 'string' ? part.id : '');
   const charging = $derived(plan.program.charging.find((one) => one.controller === id));
   const coupled = $derived((plan.site.acArrays ?? []).findIndex((one) => one.array === id && id !== ''));
@@ -71,6 +71,11 @@
   <div class="mt-2">
     <Themes {editor} {plan} {schema} value={part} {path} of={name} {readonly} />
   </div>
+  {#if path === 'site/location'}
+    <datalist id="time-zones">
+      {#each Intl.supportedValuesOf('timeZone') as zone (zone)}<option value={zone}></option>{/each}
+    </datalist>
+  {/if}
   {#if coupled >= 0}
     <h3 class="mt-4 border-t border-rule pt-3">Its inverter on the AC side</h3>
     <Themes

@@ -47,6 +47,12 @@
   {:else if symbol === 'radio'}
     <path d="M0 15V-3M-8 -13L0 -3L8 -13Z" />
     <path d="M-12 -2q-4 -6 0 -12M12 -2q4 -6 0 -12" stroke-width="1.5" />
+  {:else if symbol === 'lamp'}
+    <circle r="13" fill="var(--paper)" />
+    <path d="M-16 0H-13M-9.2 -9.2L9.2 9.2M9.2 -9.2L-9.2 9.2" />
+  {:else if symbol === 'place'}
+    <circle r="13" fill="var(--paper)" />
+    <path d="M0 -19V-7M0 19V13M-19 0H-13M19 0H13M-5 -4L0 -13L5 -4Z" stroke-width="1.5" />
   {:else if symbol === 'tank'}
     <path d="M-11 15V-8q0 -7 11 -7t11 7V15Z" fill="var(--paper)" />
     <path d="M-11 3q3.7 -4 7.3 0t7.3 0t7.3 0" stroke-width="1.5" />

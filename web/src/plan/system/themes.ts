@@ -5,6 +5,10 @@ export interface Layout {
 }
 
 const LAYOUTS: Record<string, Layout> = {
+  Location: {
+    first: ['latitudeDegrees', 'longitudeDegrees', 'elevationMetres', 'timeZone'],
+    themes: { 'How hazy its clear air is': ['turbidity'] },
+  },
   BatteryBank: {
     first: ['name', 'chemistry', 'capacityAmpereHours', 'capacityHours', 'startStateOfCharge'],
     themes: {

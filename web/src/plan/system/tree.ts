@@ -12,12 +12,14 @@ export type Symbol =
   | 'load'
   | 'resistor'
   | 'motor'
+  | 'lamp'
   | 'generator'
   | 'feeder'
   | 'source'
   | 'monitor'
   | 'tank'
-  | 'radio';
+  | 'radio'
+  | 'place';
 
 /** A part of a site with what hangs on it. */
 export interface Part {
@@ -49,6 +51,10 @@ export interface Tree {
   users: Part[];
   beside: Part[];
 }
+
+/** A place as a chart has it: 63.4° N, 10.4° E. */
+const placed = ({ latitudeDegrees: north, longitudeDegrees: east }: Plan['site']['location']) =>
+  `${decimal(Math.abs(north), 1)}° ${north < 0 ? 'S' : 'N'}, ${decimal(Math.abs(east), 1)}° ${east < 0 ? 'W' : 'E'}`;
 
 /** The tree of a plan's site. */
 export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
@@ -133,10 +139,21 @@ export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
     detail: area === undefined ? 'measured' : `${decimal(area)} mm², ${decimal(metres ?? 0)} m`,
   });
 
+  /** What goes by dusk is a light. */
+  const isLight = (id: string) =>
+    ['duskToDawn', 'hoursAfterDusk'].includes(switching(id)?.automatic?.kind ?? '');
+
   function load(one: Load, ac: boolean): Part {
     const isDiverted = one.use === 'DIVERSION';
     return part(`site/loads/${one.id}`, 'Load', `${one.name}${one.critical ? ' (critical)' : ''}`, {
-      symbol: isDiverted || one.consumption.kind === 'resistance' ? 'resistor' : one.surge ? 'motor' : 'load',
+      symbol:
+        isDiverted || one.consumption.kind === 'resistance'
+          ? 'resistor'
+          : one.surge
+            ? 'motor'
+            : isLight(one.id)
+              ? 'lamp'
+              : 'load',
       tone: isDiverted ? 'diverted' : 'load',
       detail: consumption(one),
       contact: switching(one.id),
@@ -183,6 +200,7 @@ export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
   }
 
   const beside = [
+    part('site/location', 'Location', 'Where it is', { symbol: 'place', detail: placed(site.location) }),
     ...(site.monitors ?? []).map((one) =>
       part(`site/monitors/${one.id}`, 'BatteryMonitor', one.name, {
         symbol: 'monitor',

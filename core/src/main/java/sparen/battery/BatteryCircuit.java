@@ -28,11 +28,10 @@ public final class BatteryCircuit {
     private final BatteryModel model;
     private final boolean gasses;
     private final double selfDischarge;
-    private final double[] rcPerSecond;
     private final RestCurve curve;
     private final Wells wells;
     private final double[] available;
-    private final double[][] rcVolts;
+    private final Rebound rebound;
     private final double[] electromotiveForce = Series.zero();
     private final double[] resistance = Series.zero();
     private final double[] openCircuit = Series.zero();
@@ -44,7 +43,6 @@ public final class BatteryCircuit {
     private double ohmicOhms;
     private double fullOhms;
     private double emptyOhms;
-    private final double[] rcOhms;
     private double celsius = Standard.BATTERY_CELSIUS;
 
     private boolean charging;
@@ -60,19 +58,10 @@ public final class BatteryCircuit {
         gasses = model.gasMargin() > 0;
         overvoltage = new Overvoltage(model.nearFull());
         selfDischarge = model.selfDischargeAmperes();
-        rcPerSecond = new double[model.rcSeconds().length];
-        for (int i = 0; i < rcPerSecond.length; i++) {
-            rcPerSecond[i] = 1 / model.rcSeconds()[i];
-        }
         curve = new RestCurve(model.statesOfCharge(), model.openCircuitVolts());
         wells = new Wells(model, curve, stateOfCharge);
         available = wells.available;
-        rcOhms = model.rcOhms().clone();
-        rcVolts = new double[rcOhms.length][];
-        for (int i = 0; i < rcVolts.length; i++) {
-            rcVolts[i] = Series.zero();
-            rcVolts[i][0] = model.rcStartVolts()[i];
-        }
+        rebound = new Rebound(model);
         setCelsius(celsius);
     }
 
@@ -88,17 +77,10 @@ public final class BatteryCircuit {
         fullOhms = model.nearFull().ohms() * model.nearFullFactor(celsius);
         overvoltage.setCelsius(celsius);
         emptyOhms = model.emptyOhms() * factor;
-        double rebound = 0;
-        for (int i = 0; i < rcOhms.length; i++) {
-            double old = rcOhms[i];
-            rcOhms[i] = model.rcOhms()[i] * factor;
-            // The time constant stays, so the capacitance changes with the resistance and with it the energy at the
-            // same voltage.
-            rebound += model.rcSeconds()[i] * rcVolts[i][0] * rcVolts[i][0] / 2 * (1 / rcOhms[i] - 1 / old);
-        }
+        double gained = rebound.takeFactor(factor);
         wells.setCelsius(celsius);
         double warmer = curve.shift(model.voltsPerKelvin() * (celsius - Standard.BATTERY_CELSIUS));
-        return warmer * filled() * model.capacityCoulombs() + rebound;
+        return warmer * filled() * model.capacityCoulombs() + gained;
     }
 
     /** Its parameters. */
@@ -116,11 +98,7 @@ public final class BatteryCircuit {
         charging = expectCharging;
         full = charging && available[0] >= 1 && !gasses;
         openCircuit[0] = wells.begin(charging);
-        double sum = openCircuit[0];
-        for (double[] v : rcVolts) {
-            sum += v[0];
-        }
-        electromotiveForce[0] = sum;
+        electromotiveForce[0] = rebound.onTop(openCircuit[0]);
         bends = charging && overvoltage.isBounded();
         double extra = charging ? fullOhms : emptyOhms;
         double margin = charging ? model.nearFull().margin() : model.emptyMargin();
@@ -157,15 +135,8 @@ public final class BatteryCircuit {
         if (k == 0) {
             stored -= isEmpty() ? 0 : selfDischarge;
         }
-        double part = Series.INVERSE[k + 1];
-        double sum = wells.extend(stored, k);
-        openCircuit[k + 1] = sum;
-        for (int i = 0; i < rcVolts.length; i++) {
-            double[] v = rcVolts[i];
-            v[k + 1] = (current[k] * rcOhms[i] - v[k]) * rcPerSecond[i] * part;
-            sum += v[k + 1];
-        }
-        electromotiveForce[k + 1] = sum;
+        openCircuit[k + 1] = wells.extend(stored, k);
+        electromotiveForce[k + 1] = rebound.extend(current, k, openCircuit[k + 1]);
         if (varies) {
             resistance[k + 1] = resistanceTerm(k + 1);
         } else if (bends) {
@@ -185,9 +156,7 @@ public final class BatteryCircuit {
     /** Takes the state at the end of a step (s) as the new start; coefficients count up to an order. */
     public void advance(int order, double seconds) {
         wells.advance(order, seconds, full);
-        for (double[] v : rcVolts) {
-            v[0] = Series.at(v, order, seconds);
-        }
+        rebound.advance(order, seconds);
     }
 
     /** How full all of it is (fraction). */
@@ -273,11 +242,12 @@ public final class BatteryCircuit {
 
     /** Resistance that a steady current sees in the end, as it is now (Ω). */
     public double settledOhms() {
-        double sum = differentialOhms();
-        for (double ohms : rcOhms) {
-            sum += ohms;
-        }
-        return sum;
+        return rebound.settled(differentialOhms());
+    }
+
+    /** The share of the current that makes gas at the start of the step; 0 while it is not charged. */
+    public double gasShare() {
+        return charging && gasses ? gas[0] : 0;
     }
 
     /** Energy (J) lost in it over a step (s) with this current and this voltage at its terminals. */
@@ -286,9 +256,7 @@ public final class BatteryCircuit {
             scratch[k] = terminalVolts[k] - electromotiveForce[k];
         }
         double lost = Series.integralOfProduct(scratch, current, order, seconds);
-        for (int i = 0; i < rcVolts.length; i++) {
-            lost += Series.integralOfProduct(rcVolts[i], rcVolts[i], order, seconds) / rcOhms[i];
-        }
+        lost = rebound.lost(lost, order, seconds);
         if (full) {
             lost += Series.integralOfProduct(openCircuit, current, order, seconds);
         } else if (charging && gasses) {
@@ -310,11 +278,6 @@ public final class BatteryCircuit {
 
     /** Energy (J) stored now, against empty and at rest: in both wells and in the rebound elements. */
     public double storedJoules() {
-        double joules = wells.storedJoules();
-        for (int i = 0; i < rcVolts.length; i++) {
-            double farads = model.rcSeconds()[i] / rcOhms[i];
-            joules += farads * rcVolts[i][0] * rcVolts[i][0] / 2;
-        }
-        return joules;
+        return rebound.stored(wells.storedJoules());
     }
 }

@@ -111,6 +111,8 @@ public final class Checks {
             new ChargingStopped(),
             new GeneratorGaveUp(),
             new GeneratorInQuietHours(),
+            new IntermittentRating(),
+            new GassedUnventilated(),
             new NeverExercised());
 
     private Checks() {}

@@ -21,7 +21,11 @@ final class ContactRating implements Check {
         boolean isDirect = ContactLoad.isDirect(plan, output);
         double amperes = ContactLoad.dcAmperes(plan, output);
         double highest = Math.max(plan.bank().highestVolts(), plan.highestRegulation());
-        boolean tooMuch = amperes > contact.dcAmperes().orElse(Double.POSITIVE_INFINITY);
+        double bears = Math.max(
+                contact.dcAmperes().orElse(Double.POSITIVE_INFINITY),
+                // For how long that is, a run tells.
+                contact.intermittent().map(Contact.Intermittent::amperes).orElse(0.0));
+        boolean tooMuch = amperes > bears;
         boolean tooHigh = highest > contact.dcVolts().orElse(Double.POSITIVE_INFINITY);
         return isDirect && (tooMuch || tooHigh)
                 ? Stream.of(finding(

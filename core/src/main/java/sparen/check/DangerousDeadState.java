@@ -15,7 +15,7 @@ final class DangerousDeadState implements Check {
         return plan.outputs().stream()
                 .filter(output -> !output.loads().isEmpty())
                 .flatMap(output -> {
-                    boolean closed = output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED
+                    boolean closed = output.withoutPower().orElse(Output.Position.OPEN) == Output.Position.CLOSED
                             || output.contact()
                                     .map(contact -> contact.kind() == Contact.Kind.LATCHING)
                                     .orElse(false);

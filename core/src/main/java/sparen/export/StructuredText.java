@@ -80,7 +80,7 @@ public final class StructuredText {
                 .map(position -> position.name().toLowerCase(Locale.ROOT))
                 .orElse("open");
         remarks.add("The contact rests " + rest + "; without power it is "
-                + output.dead()
+                + output.withoutPower()
                         .map(position -> position.name().toLowerCase(Locale.ROOT))
                         .orElse("open") + ".");
         remarks.add("Simulated only. Test on a bench before it guards anything.");

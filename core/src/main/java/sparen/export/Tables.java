@@ -75,7 +75,7 @@ public final class Tables {
                     "test force",
                     "fed from",
                     "rests",
-                    "dead");
+                    "without power");
             for (Output output : plan.program().outputs()) {
                 Surroundings around = Surroundings.of(plan).at(output);
                 csv.writeRecord(
@@ -92,7 +92,10 @@ public final class Tables {
                         output.testForce().name().toLowerCase(Locale.ROOT),
                         output.supply().orElse("main bus"),
                         output.rest().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT),
-                        output.dead().orElse(Output.Position.OPEN).name().toLowerCase(Locale.ROOT));
+                        output.withoutPower()
+                                .orElse(Output.Position.OPEN)
+                                .name()
+                                .toLowerCase(Locale.ROOT));
             }
         });
     }

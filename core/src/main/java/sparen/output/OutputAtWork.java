@@ -90,7 +90,7 @@ public final class OutputAtWork {
     /** What mode, protection, lockout, test force and coil make of the contact. */
     private boolean wanted(double seconds) {
         if (!alive) {
-            return latches ? closed : output.dead().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
+            return latches ? closed : output.withoutPower().orElse(Output.Position.OPEN) == Output.Position.CLOSED;
         }
         boolean closes = output.testForce() == TestForce.NONE
                 ? needed()

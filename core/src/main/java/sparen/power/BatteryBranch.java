@@ -228,6 +228,11 @@ public final class BatteryBranch {
         return difference;
     }
 
+    /** How much of its current makes gas at the start of the step (A). */
+    public double gasAmperes() {
+        return circuit.gasShare() * current[0];
+    }
+
     double cableJoules(int order, double seconds) {
         return cableOhms == 0 || blocked ? 0 : cableOhms * Series.integralOfProduct(current, current, order, seconds);
     }

@@ -17,7 +17,12 @@ public final class PlanningArithmetic {
      */
     public static double ventilationCubicMetresPerHour(
             int cells, double gasMilliamperesPerAmpereHour, double ampereHours) {
-        return 0.05 * cells * gasMilliamperesPerAmpereHour * ampereHours / 1000;
+        return airForGas(cells, gasMilliamperesPerAmpereHour * ampereHours / 1000);
+    }
+
+    /** Air flow (m³/h) for cells in series in each of which a current (A) makes gas. Source: EN IEC 62485-2, from memory. */
+    public static double airForGas(int cells, double gasAmperes) {
+        return 0.05 * cells * gasAmperes;
     }
 
     /** Opening for the inlet and again for the outlet (cm²) for an air flow (m³/h). Source: EN IEC 62485-2, from memory. */

@@ -12,6 +12,7 @@ import sparen.quantity.Bounds;
  * @param dcAmperes rated for direct current (A), 0 to 10,000
  * @param dcVolts at up to this voltage (V), 0 to 2000
  * @param acAmperes rated for alternating current (A), 0 to 10,000
+ * @param intermittent what it carries for a while; absent where it carries no more than is rated for good
  * @param inrushAmperes it may close on (A), 0 to 100,000
  * @param operateSeconds it takes to move (s), 0 to 10
  * @param pullInVolts its coil needs to pull in, at the main bus (V), 0 to 1000
@@ -24,6 +25,7 @@ public record Contact(
         Optional<Double> dcAmperes,
         Optional<Double> dcVolts,
         Optional<Double> acAmperes,
+        Optional<Intermittent> intermittent,
         Optional<Double> inrushAmperes,
         Optional<Double> operateSeconds,
         Optional<Double> pullInVolts,
@@ -42,12 +44,26 @@ public record Contact(
         SOLID_STATE_TWO_WAY
     }
 
+    /**
+     * A rating for a while: starting, winding, lifting, and then a rest.
+     *
+     * @param amperes of direct current (A), 0 to 10,000
+     * @param seconds for so long at a stretch (s), 0.1 to 86,400
+     */
+    public record Intermittent(double amperes, double seconds) {
+        public Intermittent {
+            Bounds.within("amperes", amperes, 0, 10_000);
+            Bounds.within("seconds", seconds, 0.1, 86_400);
+        }
+    }
+
     public Contact {
         Bounds.present("kind", kind);
         powered = Bounds.orEmpty(powered);
         dcAmperes = Bounds.optional("dcAmperes", dcAmperes, 0, 10_000);
         dcVolts = Bounds.optional("dcVolts", dcVolts, 0, 2000);
         acAmperes = Bounds.optional("acAmperes", acAmperes, 0, 10_000);
+        intermittent = Bounds.orEmpty(intermittent);
         inrushAmperes = Bounds.optional("inrushAmperes", inrushAmperes, 0, 100_000);
         operateSeconds = Bounds.optional("operateSeconds", operateSeconds, 0, 10);
         pullInVolts = Bounds.optional("pullInVolts", pullInVolts, 0, 1000);
@@ -59,6 +75,7 @@ public record Contact(
     public static Contact of(Kind kind) {
         return new Contact(
                 kind,
+                Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
@@ -85,6 +102,14 @@ public record Contact(
         said = number(said, ", rated DC ", "dcAmperes", "rated DC", dcAmperes, "A", 10_000);
         said = number(said, " up to ", "dcVolts", "DC voltage", dcVolts, "V", 2000);
         said = number(said, ", AC ", "acAmperes", "rated AC", acAmperes, "A", 10_000);
+        if (intermittent.isPresent()) {
+            Intermittent rated = intermittent.get();
+            said = said.then(", for a while ")
+                    .number("intermittent.amperes", "rated for a while", rated.amperes(), "A", 0.5, 5, 0, 10_000)
+                    .then(" at most ")
+                    .seconds("intermittent.seconds", "at a stretch", rated.seconds(), 0.1, 86_400)
+                    .then(" at a stretch");
+        }
         said = number(said, ", may close on ", "inrushAmperes", "inrush", inrushAmperes, "A", 100_000);
         said = number(said, ", moves in ", "operateSeconds", "operate time", operateSeconds, "s", 10);
         said = number(said, "; its coil pulls in at ", "pullInVolts", "pull-in", pullInVolts, "V", 1000);

@@ -17,7 +17,7 @@ import sparen.quantity.InvalidQuantity;
  * @param protection guard that opens the contact whatever the mode
  * @param testForce temporary force past mode and protection
  * @param supply id of the converter or inverter that feeds the device which decides; absent for the main bus
- * @param dead contact position while that supply is dead; absent for open
+ * @param withoutPower contact position while that supply is gone; absent for open
  * @param coilWatts what its coil or driver draws from the main bus while the contact is away from rest (W), 0 to 200
  * @param rest contact position with the coil idle; absent for open
  * @param lockout what becomes of it when its protection keeps opening it
@@ -34,7 +34,7 @@ public record Output(
         Optional<Rule> protection,
         TestForce testForce,
         Optional<String> supply,
-        Optional<Position> dead,
+        Optional<Position> withoutPower,
         Optional<Double> coilWatts,
         Optional<Position> rest,
         Optional<Lockout> lockout,
@@ -70,7 +70,7 @@ public record Output(
         automatic = Bounds.orEmpty(automatic);
         protection = Bounds.orEmpty(protection);
         supply = Bounds.orEmpty(supply);
-        dead = Bounds.orEmpty(dead);
+        withoutPower = Bounds.orEmpty(withoutPower);
         coilWatts = Bounds.optional("coilWatts", coilWatts, 0, 200);
         rest = Bounds.orEmpty(rest);
         lockout = Bounds.orEmpty(lockout);

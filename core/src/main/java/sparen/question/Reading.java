@@ -27,7 +27,7 @@ import sparen.working.Workings;
 /**
  * What a plan says: the sentences of its outputs, what is wrong with it, what can be worked out for it, all its levels, its settings by
  * device, what is used of ratings, what a charger's further settings usually begin with, by charger, what its
- * conductors carry, and who feeds and charges on the AC side.
+ * conductors carry, who feeds and charges on the AC side, and which requests by hand a rule or a lockout waits for.
  */
 public record Reading(
         List<OutputReading> outputs,
@@ -38,7 +38,8 @@ public record Reading(
         List<Rating> ratings,
         Map<String, ChargeDetails> usualCharging,
         List<Conductor> conductors,
-        List<AcProgram.Case> acCases) {
+        List<AcProgram.Case> acCases,
+        List<String> requests) {
 
     /** The sentences of one output's rules, lockout, contact and clock. */
     public record OutputReading(
@@ -75,6 +76,7 @@ public record Reading(
                 Rating.of(facts),
                 UsualCharging.of(plan),
                 Conductor.of(facts),
-                plan.program().ac().map(ac -> ac.cases(plan.site().blendsSun())).orElse(List.of()));
+                plan.program().ac().map(ac -> ac.cases(plan.site().blendsSun())).orElse(List.of()),
+                site.requests());
     }
 }

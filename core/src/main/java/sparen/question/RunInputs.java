@@ -7,8 +7,11 @@ import java.util.Map;
 import java.util.Optional;
 import sparen.format.Profile;
 import sparen.program.Plan;
+import sparen.program.Surroundings;
 import sparen.quantity.Bounds;
+import sparen.quantity.InvalidQuantity;
 import sparen.simulation.Scenario;
+import sparen.study.ByHand;
 import sparen.study.Circumstances;
 import sparen.sun.Weather;
 
@@ -32,6 +35,21 @@ public record RunInputs(
         Bounds.present("weather", weather);
         Bounds.within("seed", seed, 0, 1e15);
         circumstances = Bounds.orEmpty(circumstances);
+        if (circumstances.isPresent()) {
+            mustBeAskedFor(plan, circumstances.get().byHand());
+        }
+    }
+
+    /** A request that nothing of the plan waits for would do nothing: it is refused, not left out. */
+    private static void mustBeAskedFor(Plan plan, List<ByHand> byHand) {
+        List<String> known = Surroundings.of(plan).requests();
+        for (int i = 0; i < byHand.size(); i++) {
+            if (!known.contains(byHand.get(i).request())) {
+                throw new InvalidQuantity(
+                        "circumstances.byHand." + i + ".request",
+                        "\"" + byHand.get(i).request() + "\" is a request that nothing in the plan waits for");
+            }
+        }
     }
 
     /** When it begins. */
@@ -62,6 +80,14 @@ public record RunInputs(
     /** As the engine takes it, with the weather of its days and the profiles that its plan names. */
     public Scenario scenario(Weather weathers, Map<String, Profile> profiles) {
         Circumstances other = circumstances.orElse(Circumstances.AS_TOLD);
-        return new Scenario(other.on(plan), start(), seconds(), weathers, other.on(plan, profiles), seed, List.of());
+        return new Scenario(
+                other.on(plan),
+                start(),
+                seconds(),
+                weathers,
+                other.on(plan, profiles),
+                seed,
+                List.of(),
+                other.requests(start(), plan.site().location().zone()));
     }
 }

@@ -15,6 +15,8 @@ import java.util.Optional;
  * @param lowestCelsius battery temperature (°C)
  * @param highestCelsius battery temperature (°C)
  * @param pathOpenings how often a BMS opened a path
+ * @param highestGasAmperes most of the charging current that made gas, whole bank (A)
+ * @param secondsUnventilated it gassed more than a vented battery on float does while no output that ventilates by gassing was closed (s)
  * @param reportedAtEnd what the first monitor reports at the end (fraction); absent where there is none
  */
 public record BatteryFigures(
@@ -28,4 +30,6 @@ public record BatteryFigures(
         double lowestCelsius,
         double highestCelsius,
         int pathOpenings,
+        double highestGasAmperes,
+        double secondsUnventilated,
         Optional<Double> reportedAtEnd) {}

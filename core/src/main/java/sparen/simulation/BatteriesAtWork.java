@@ -60,6 +60,24 @@ final class BatteriesAtWork {
         return sum / weight;
     }
 
+    /** The charging current that makes gas now, in all of them together (A). */
+    double gasAmperes() {
+        double sum = 0;
+        for (BatteryAtWork battery : all) {
+            sum += battery.branch.gasAmperes();
+        }
+        return sum;
+    }
+
+    /** What is stated of all of them together (As). */
+    double capacityCoulombs() {
+        double sum = 0;
+        for (BatteryAtWork battery : all) {
+            sum += battery.capacityCoulombs;
+        }
+        return sum;
+    }
+
     /** The state of charge, as counted, at which all there is in them is filled so far (fraction): all are of one kind. */
     double countedAt(double filled) {
         return all[0].branch.circuit().model().stateOfCharge(filled);

@@ -86,7 +86,7 @@ final class Run {
         targets = new Targets(circuit, outputs);
         needed = new boolean[circuit.loads.length];
         ledger = new LedgerMeter(circuit);
-        wear = new WearMeter(circuit.batteries.charge());
+        wear = new WearMeter(circuit.batteries, outputs);
         recoveredCharge = circuit.batteries.countedAt(RECOVERED_SHARE);
         days = new DayMeter(circuit.clock, ledger);
         trace = new TraceRecorder(window, inputs.controllers);
@@ -138,7 +138,7 @@ final class Run {
             output.count(now, length);
         }
         circuit.advance(length, ledger.lostInBattery());
-        wear.count(length, circuit.batteries.charge(), circuit.thermal.celsius());
+        wear.count(length, circuit.thermal.celsius());
         now = length == wanted ? stop : now + length;
     }
 

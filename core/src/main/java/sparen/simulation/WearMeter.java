@@ -3,6 +3,8 @@ package sparen.simulation;
 import java.util.Arrays;
 import java.util.Optional;
 import sparen.battery.Rainflow;
+import sparen.output.OutputAtWork;
+import sparen.program.rule.VentilationByGassing;
 import sparen.quantity.Standard;
 import sparen.result.BatteryFigures;
 
@@ -11,6 +13,11 @@ final class WearMeter {
     /** Turning points closer than this are no cycle (fraction); judgement. */
     private static final double LEAST_RANGE = 0.005;
 
+    /** So much gas a vented battery on float makes: 5 mA an Ah (1/s of its charge), EN IEC 62485-2, from memory. */
+    private static final double FLOATS_AT = 0.005 / Standard.HOUR;
+
+    private final BatteriesAtWork batteries;
+    private final OutputAtWork[] fans;
     private double[] turningPoints = new double[256];
     private int size;
     private double extreme;
@@ -23,13 +30,28 @@ final class WearMeter {
     private double lowestCelsius = Double.POSITIVE_INFINITY;
     private double highestCelsius = Double.NEGATIVE_INFINITY;
     private int openings;
+    private double highestGas;
+    private double unventilated;
 
-    WearMeter(double startCharge) {
-        extreme = startCharge;
-        add(startCharge);
+    /**
+     * @param outputs of the program, those that ventilate among them
+     */
+    WearMeter(BatteriesAtWork batteries, OutputAtWork[] outputs) {
+        this.batteries = batteries;
+        fans = Arrays.stream(outputs)
+                .filter(one -> one.output()
+                        .automatic()
+                        .filter(VentilationByGassing.class::isInstance)
+                        .isPresent())
+                .toArray(OutputAtWork[]::new);
+        extreme = batteries.charge();
+        add(extreme);
     }
 
-    void count(double seconds, double charge, double celsius) {
+    /** Counts a step (s) that was gone, and the temperature of the batteries (°C). */
+    void count(double seconds, double celsius) {
+        double charge = batteries.charge();
+        countGas(seconds);
         below20 += charge < 0.2 ? seconds : 0;
         below50 += charge < 0.5 ? seconds : 0;
         full += charge >= Standard.FULL_CHARGE ? seconds : 0;
@@ -44,6 +66,19 @@ final class WearMeter {
             rising = !rising;
             extreme = charge;
         }
+    }
+
+    private void countGas(double seconds) {
+        double gas = batteries.gasAmperes();
+        if (gas == 0) {
+            return;
+        }
+        highestGas = Math.max(highestGas, gas);
+        boolean ventilated = false;
+        for (OutputAtWork fan : fans) {
+            ventilated |= fan.isClosed();
+        }
+        unventilated += !ventilated && gas > FLOATS_AT * batteries.capacityCoulombs() ? seconds : 0;
     }
 
     void countOpening() {
@@ -71,6 +106,8 @@ final class WearMeter {
                 lowestCelsius,
                 highestCelsius,
                 openings,
+                highestGas,
+                unventilated,
                 reportedAtEnd);
     }
 }

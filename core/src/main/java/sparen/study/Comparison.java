@@ -32,8 +32,9 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
      * @param before in the first run
      * @param after in the second
      * @param tellFrom from what difference on it is worth a sentence, in its unit; judgement, no source
+     * @param wanted which of two is the better one, common practice, no source
      */
-    public record Figure(String what, String unit, double before, double after, double tellFrom) {
+    public record Figure(String what, String unit, double before, double after, double tellFrom, Wanted wanted) {
         private static final double LARGE_WATT_HOURS = 10_000;
 
         boolean tells() {
@@ -58,6 +59,16 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         }
     }
 
+    /** Of which of two figures somebody is glad. */
+    public enum Wanted {
+        /** The higher one. */
+        MORE,
+        /** The lower one. */
+        LESS,
+        /** It depends. */
+        EITHER
+    }
+
     /** Compares two runs. */
     public static Comparison of(Plan before, RunResult first, Plan after, RunResult second) {
         List<Figure> figures = new ArrayList<>();
@@ -66,13 +77,15 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 "%",
                 first.lowestStateOfCharge().value() * 100,
                 second.lowestStateOfCharge().value() * 100,
-                1));
+                1,
+                Wanted.MORE));
         figures.add(new Figure(
                 "Lowest battery voltage",
                 "V",
                 first.lowestBatteryVolts().value(),
                 second.lowestBatteryVolts().value(),
-                0.05));
+                0.05,
+                Wanted.MORE));
         addUnserved(figures, after, first.ledger(), second.ledger());
         addEnergies(figures, first.ledger(), second.ledger());
         addBands(figures, first, second);
@@ -83,13 +96,15 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                 "",
                 first.battery().equivalentFullCycles(),
                 second.battery().equivalentFullCycles(),
-                1));
+                1,
+                Wanted.LESS));
         figures.add(new Figure(
                 "Hours below 50 % of charge",
                 "h",
                 first.battery().secondsBelow50() / Standard.HOUR,
                 second.battery().secondsBelow50() / Standard.HOUR,
-                1));
+                1,
+                Wanted.LESS));
         return new Comparison(
                 Changes.between(before, after).stream()
                         .map(Changes.Change::says)
@@ -107,21 +122,22 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                         "Wh",
                         first.unservedJoules().get(load.id()) / Standard.WATT_HOUR,
                         second.unservedJoules().get(load.id()) / Standard.WATT_HOUR,
-                        1));
+                        1,
+                        Wanted.LESS));
             }
         }
     }
 
     private static void addEnergies(List<Figure> figures, Ledger first, Ledger second) {
-        figures.add(energy("Diverted", first.totalDivertedJoules(), second.totalDivertedJoules()));
-        figures.add(energy("Thrown away", thrownAway(first), thrownAway(second)));
-        figures.add(energy("Taken from a feeder", first.importJoules(), second.importJoules()));
-        figures.add(energy("Given back to a feeder", first.exportJoules(), second.exportJoules()));
-        figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1));
+        figures.add(energy("Diverted", Wanted.MORE, first.totalDivertedJoules(), second.totalDivertedJoules()));
+        figures.add(energy("Thrown away", Wanted.LESS, thrownAway(first), thrownAway(second)));
+        figures.add(energy("Taken from a feeder", Wanted.LESS, first.importJoules(), second.importJoules()));
+        figures.add(energy("Given back to a feeder", Wanted.EITHER, first.exportJoules(), second.exportJoules()));
+        figures.add(new Figure("Cost", "", first.cost(), second.cost(), 1, Wanted.LESS));
     }
 
-    private static Figure energy(String what, double beforeJoules, double afterJoules) {
-        return new Figure(what, "Wh", beforeJoules / Standard.WATT_HOUR, afterJoules / Standard.WATT_HOUR, 10);
+    private static Figure energy(String what, Wanted wanted, double beforeJoules, double afterJoules) {
+        return new Figure(what, "Wh", beforeJoules / Standard.WATT_HOUR, afterJoules / Standard.WATT_HOUR, 10, wanted);
     }
 
     /** What each price band cost in both, where both have the same bands. */
@@ -133,8 +149,8 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                     .forEach(now -> before.bands().stream()
                             .filter(then -> then.hours().equals(now.hours()))
                             .limit(1)
-                            .forEach(then ->
-                                    figures.add(new Figure("Cost, " + now.hours(), "", then.cost(), now.cost(), 1))));
+                            .forEach(then -> figures.add(
+                                    new Figure("Cost, " + now.hours(), "", then.cost(), now.cost(), 1, Wanted.LESS))));
         }
     }
 
@@ -146,9 +162,9 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         if (first.generators().isEmpty() && second.generators().isEmpty()) {
             return;
         }
-        figures.add(new Figure("Generator hours", "h", hours(first), hours(second), 0.5));
-        figures.add(new Figure("Generator starts", "", starts(first), starts(second), 1));
-        figures.add(new Figure("Fuel", "l", litres(first), litres(second), 0.5));
+        figures.add(new Figure("Generator hours", "h", hours(first), hours(second), 0.5, Wanted.LESS));
+        figures.add(new Figure("Generator starts", "", starts(first), starts(second), 1, Wanted.LESS));
+        figures.add(new Figure("Fuel", "l", litres(first), litres(second), 0.5, Wanted.LESS));
     }
 
     private static double hours(RunResult run) {
@@ -181,8 +197,10 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                         "h",
                         was.cutSeconds() / Standard.HOUR,
                         now.cutSeconds() / Standard.HOUR,
-                        0.5));
-                figures.add(new Figure(name + ", switchings", "", was.switchings(), now.switchings(), 1));
+                        0.5,
+                        Wanted.LESS));
+                figures.add(
+                        new Figure(name + ", switchings", "", was.switchings(), now.switchings(), 1, Wanted.EITHER));
             }
         }
     }

@@ -142,6 +142,7 @@ public class ProgramTest {
                 Optional.of(60.0),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(0.02),
                 Optional.of(18.0),
                 Optional.of(8.0),

@@ -441,6 +441,7 @@ public class RulesTest {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(0.05),
                 Optional.of(52.2),
                 Optional.of(51.5),

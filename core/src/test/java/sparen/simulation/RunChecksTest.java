@@ -11,10 +11,13 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.TemperatureLimits;
+import sparen.program.Contact;
 import sparen.program.Output;
 import sparen.program.rule.ClockSchedule;
 import sparen.program.rule.GeneratorStart;
+import sparen.program.rule.RemoteRequest;
 import sparen.program.rule.SurplusBySoc;
+import sparen.program.rule.VentilationByGassing;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.program.rule.VoltageDiversion;
 import sparen.site.AcSource;
@@ -110,6 +113,57 @@ public class RunChecksTest {
         assertEquals(told.at(), "call");
         assertEquals(told.compared().get(0).value(), 5.02, 0.05);
         assertTrue(!shown(called(1800), DAY).contains("GeneratorInQuietHours"), "let go as they begin");
+    }
+
+    /**
+     * A contact for 10 A that carries 40 A for half a minute at a stretch, before a winch of 1 kW (some 20 A at 52 V): 25 s are what it is
+     * made for, 40 s are not.
+     */
+    @Test
+    public void aContactThatWasMadeForAWhile() {
+        assertEquals(shown(winch(25), 1000), List.of());
+        Finding told = Checks.of(winch(40).plan(), Map.of(), winch(40).run(1000)).stream()
+                .filter(one -> one.check().equals("IntermittentRating"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(told.at(), "lift");
+        assertEquals(told.compared().get(1).value(), 40, 0.1);
+        assertEquals(told.compared().get(2).value(), 30);
+    }
+
+    private static House winch(double seconds) {
+        House house = new House().load("winch", null, new Consumption.ConstantPower(1000));
+        house.requests = List.of(new Request("lift", 100, 100 + seconds), new Request("lift", 500, 505));
+        Contact contact = Contact.of(Contact.Kind.RELAY)
+                .withDcAmperes(Optional.of(10.0))
+                .withIntermittent(Optional.of(new Contact.Intermittent(40, 30)));
+        house.output("lift", new RemoteRequest("lift", 3600), null, "winch")
+                .last(output -> output.withContact(Optional.of(contact)));
+        return house;
+    }
+
+    /**
+     * A full vented battery makes gas of all that still flows into it, common knowledge: 4 A into 24 cells need 0.05 · 24 · 4 = 4.8 m³/h
+     * (EN IEC 62485-2, from memory). A fan that waits for a voltage that is never reached stands still.
+     */
+    @Test
+    public void aBatteryThatGassedWhileItsFanStoodStill() {
+        Finding told = Checks.of(gassing(70).plan(), Map.of(), gassing(70).run(20 * 3600)).stream()
+                .filter(one -> one.check().equals("GassedUnventilated"))
+                .findFirst()
+                .orElseThrow();
+        assertEquals(told.compared().get(1).value(), 4, 0.1);
+        assertEquals(told.compared().get(2).value(), 4.8, 0.12);
+        assertTrue(told.compared().get(0).value() > 10, told.compared().toString());
+        assertTrue(!shown(gassing(54), 20 * 3600).contains("GassedUnventilated"));
+    }
+
+    private static House gassing(double fanAtVolts) {
+        House house = new House().source(0, 4, 1e6, 4).load("fan", null, new Consumption.ConstantPower(1));
+        house.chemistry = Chemistry.FLOODED;
+        house.startCharge = 0.995;
+        house.output("air", new VentilationByGassing("point", fanAtVolts, Optional.empty(), 1, 60, 60), null, "fan");
+        return house;
     }
 
     private static House called(double leastSeconds) {

@@ -4,6 +4,8 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertFalse;
 import static org.testng.Assert.assertTrue;
 
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -15,14 +17,19 @@ import org.testng.Assert;
 import org.testng.annotations.Test;
 import sparen.export.RunTables;
 import sparen.format.Profile;
+import sparen.program.Lockout;
 import sparen.program.Plan;
 import sparen.program.rule.VoltageDisconnect;
 import sparen.quantity.Fields;
 import sparen.quantity.InvalidQuantity;
+import sparen.question.RunInputs;
+import sparen.question.WeatherChoice;
+import sparen.result.Change;
 import sparen.result.DayFigures;
 import sparen.result.Event;
 import sparen.result.RunResult;
 import sparen.result.Window;
+import sparen.simulation.Request;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
 import sparen.simulation.Sites;
@@ -31,6 +38,7 @@ import sparen.site.BatteryTable;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Room;
+import sparen.sun.DayType;
 
 /** Questions that take several runs, on a battery whose arithmetic can be done by hand. */
 public class StudyTest {
@@ -53,6 +61,63 @@ public class StudyTest {
 
     private static RunResult run(Plan plan, double days) {
         return Simulation.run(Sites.scenario(plan, days * DAY), new Window(0, 1, 1));
+    }
+
+    /**
+     * Nine o'clock on the day the clocks go forward is eight hours after that day's midnight; what was over before the run is left out, what
+     * goes on at its start is cut to it.
+     */
+    @Test
+    public void whatIsDoneByHandIsDoneByTheSitesClock() {
+        ZoneId zone = ZoneId.of("Europe/Stockholm");
+        LocalDate day = LocalDate.of(2026, 3, 29);
+        Circumstances other = new Circumstances(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(
+                        new ByHand("reset-lamp", day, 9 * 60, 5),
+                        new ByHand("reset-lamp", day.minusDays(1), 23 * 60 + 30, 60),
+                        new ByHand("reset-lamp", day.minusDays(1), 0, 60)));
+        assertEquals(
+                other.requests(day.atStartOfDay(zone).toInstant(), zone),
+                List.of(new Request("reset-lamp", 8 * 3600, 8 * 3600 + 300), new Request("reset-lamp", 0, 1800)));
+    }
+
+    /** A lockout that waits for a hand lets go when somebody resets it in a run, and not before; a button that nothing waits for is refused. */
+    @Test
+    public void aLockoutIsResetByHandInARun() {
+        Lockout once = new Lockout(1, 60, 1, 0, Lockout.Release.HAND, 0);
+        Plan plan = new Sites.Circuit(TABLE, 100, 1)
+                .load("lamp", new Consumption.ConstantPower(200), new VoltageDisconnect("point", 23.6, 5, 23.7, 5))
+                .plan();
+        String output = plan.program().outputs().get(0).id();
+        Plan locking = Fields.withAt(plan, "program/outputs/" + output + "/lockout", once);
+        LocalDate day = LocalDate.of(2026, 3, 2);
+        WeatherChoice mild =
+                new WeatherChoice(Optional.of(DayType.DULL), Optional.of(10.0), Optional.empty(), Optional.empty());
+        Circumstances reset = new Circumstances(
+                Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
+                List.of(new ByHand(Lockout.resetOf(output), day, 12 * 60, 1)));
+        RunInputs inputs = new RunInputs(locking, day, 1, mild, 1, Optional.of(reset));
+        RunResult run = Simulation.run(
+                inputs.scenario(
+                        mild.make(plan.site().location(), inputs.start(), inputs.minutes(), 1, id -> null, () -> {}),
+                        Map.of()),
+                new Window(0, 1, 1));
+        assertTrue(
+                run.events().stream()
+                        .anyMatch(one -> one.kind() == Event.Kind.LOCKOUT
+                                && one.seconds() == 12 * 3600
+                                && one.has(Change.LET_GO)),
+                run.events().toString());
+        Circumstances wrong = new Circumstances(
+                Optional.empty(), Optional.empty(), Optional.empty(), List.of(new ByHand("reset-none", day, 0, 1)));
+        InvalidQuantity refused = Assert.expectThrows(
+                InvalidQuantity.class, () -> new RunInputs(locking, day, 1, mild, 1, Optional.of(wrong)));
+        assertTrue(refused.getMessage().contains("circumstances.byHand.0.request"), refused.getMessage());
     }
 
     /** Two days are within what the battery holds in any weather, five are beyond it; leaving the heater off is what helps. */
@@ -116,9 +181,10 @@ public class StudyTest {
     public void circumstancesScaleWhatTheySay() {
         double usual = firstOpening(Circumstances.AS_TOLD);
         assertEquals(firstOpening(Circumstances.AS_TOLD.withLoadFactor(2)), usual / 2, usual * 0.02);
-        Circumstances aged = new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 1)), Optional.empty());
+        Circumstances aged =
+                new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 1)), Optional.empty(), List.of());
         assertEquals(firstOpening(aged), usual / 2, usual * 0.02);
-        Circumstances half = new Circumstances(Optional.of(0.55), Optional.empty(), Optional.empty());
+        Circumstances half = new Circumstances(Optional.of(0.55), Optional.empty(), Optional.empty(), List.of());
         assertEquals(firstOpening(half), usual / 2, usual * 0.02);
         Assert.expectThrows(InvalidQuantity.class, () -> Circumstances.AS_TOLD.withLoadFactor(9));
     }
@@ -284,12 +350,14 @@ public class StudyTest {
     @Test
     public void bothAgeingsMultiply() {
         Plan aged = Fields.withAt(plan(), "site/battery/ageing", new Ageing(0.8, 1.5));
-        Circumstances more = new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 2)), Optional.empty());
+        Circumstances more =
+                new Circumstances(Optional.empty(), Optional.of(new Ageing(0.5, 2)), Optional.empty(), List.of());
         Ageing both = more.on(aged).site().battery().ageing().orElseThrow();
         assertEquals(both.capacityFraction(), 0.4, 1e-12);
         assertEquals(both.resistanceFactor(), 3.0, 1e-12);
         Assert.expectThrows(
-                InvalidQuantity.class, () -> new Circumstances(Optional.of(1.01), Optional.empty(), Optional.empty()));
+                InvalidQuantity.class,
+                () -> new Circumstances(Optional.of(1.01), Optional.empty(), Optional.empty(), List.of()));
         Assert.expectThrows(InvalidQuantity.class, () -> new Absence.Question(3, 1, 0));
         Assert.expectThrows(InvalidQuantity.class, () -> new Absence.Question(4, 1, 0.6));
     }
@@ -321,9 +389,10 @@ public class StudyTest {
 
     @Test
     public void largeEnergiesAreToldInKilowattHoursBothAlike() {
-        Comparison.Figure diverted = new Comparison.Figure("Diverted", "Wh", 43_069, 9_467, 100);
+        Comparison.Figure diverted =
+                new Comparison.Figure("Diverted", "Wh", 43_069, 9_467, 100, Comparison.Wanted.EITHER);
         assertEquals(diverted.sentence(), "Diverted 9.5 kWh instead of 43.1 kWh.");
-        Comparison.Figure small = new Comparison.Figure("Unserved", "Wh", 12.5, 9_467, 100);
+        Comparison.Figure small = new Comparison.Figure("Unserved", "Wh", 12.5, 9_467, 100, Comparison.Wanted.EITHER);
         assertEquals(small.sentence(), "Unserved 9467 Wh instead of 12.5 Wh.");
     }
 }

@@ -8,6 +8,7 @@ import com.fasterxml.jackson.annotation.Nulls;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import sparen.device.Knob;
 import sparen.device.NumberKnob;
 import sparen.examined.Cure;
@@ -169,10 +170,13 @@ public final class Documents {
     @JsonIgnoreProperties("change")
     public interface CureInWords {}
 
-    /** An output whose mode was once called a wish. */
+    /** An output whose mode was once called a wish, and whose contact was dead without power. */
     interface OlderOutput {
         @JsonAlias("wish")
         Mode mode();
+
+        @JsonAlias("dead")
+        Optional<Output.Position> withoutPower();
     }
 
     /** A mode by rule was once called automatic. */

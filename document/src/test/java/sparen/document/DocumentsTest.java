@@ -26,6 +26,8 @@ import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
+import sparen.program.Mode;
+import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.program.Sentence;
 import sparen.quantity.Unit;
@@ -157,6 +159,18 @@ public class DocumentsTest {
         }
         String wrong = demo().replace("\"lvdVolts\": 11.7", "\"lvdVolts\": -1");
         assertTrue(!schema.validate(wrong, InputFormat.JSON).isEmpty());
+    }
+
+    /** A document of before, in which a mode was a wish and a contact was dead without power, is read as ever. */
+    @Test
+    public void theWordsOfBeforeAreRead() throws Exception {
+        String older = demo().replace("\"mode\": \"BY_RULE\"", "\"wish\": \"AUTOMATIC\", \"dead\": \"CLOSED\"");
+        assertFalse(older.equals(demo()));
+        List<Output> byRule = Documents.read(older).plan().program().outputs().stream()
+                .filter(output -> output.mode() == Mode.BY_RULE)
+                .toList();
+        assertFalse(byRule.isEmpty());
+        byRule.forEach(output -> assertEquals(output.withoutPower(), Optional.of(Output.Position.CLOSED)));
     }
 
     /** Every record of a document has its definition in the schema, with the same fields and the same ones required. */

@@ -261,6 +261,16 @@ public class JobsTest extends BrowserTest {
                 .getByRole(AriaRole.CELL);
         assertEquals(number(given.first()), 0.0, "without windows nothing goes out");
         assertTrue(number(given.nth(1)) > 10_000, given.nth(1).innerText());
+        // Bought cheap and given back dear it costs less, and that is better.
+        Locator cost = figures.getByRole(AriaRole.ROW)
+                .filter(new Locator.FilterOptions()
+                        .setHas(page.getByRole(
+                                AriaRole.ROWHEADER,
+                                new Page.GetByRoleOptions().setName("Cost").setExact(true))));
+        assertThat(cost).containsText("better");
+        assertThat(page.getByRole(
+                        AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed, and what it did")))
+                .containsText("better");
         printed(
                 page,
                 "All-in-one hybrid with a numbered menu",
@@ -489,7 +499,7 @@ public class JobsTest extends BrowserTest {
                 .containsText("may charge again: 29 V or less");
 
         link(page, "Plan").click();
-        link(page, "Levels in full").click();
+        button(page, "Levels in full").click();
         Locator stop = page.getByRole(
                 AriaRole.SLIDER, new Page.GetByRoleOptions().setName("over-voltage stop of Charge controller"));
         stop.focus();

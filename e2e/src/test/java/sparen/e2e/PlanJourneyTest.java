@@ -6,6 +6,7 @@ import static org.testng.Assert.assertTrue;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.ReducedMotion;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.regex.Pattern;
@@ -318,6 +319,10 @@ public class PlanJourneyTest extends BrowserTest {
         assertThat(page.getByText(awaited).first()).isVisible();
         assertAccessible(page);
         button(page, "Dark ground").click();
+        // As at 1280 by 800 with 200 % zoom, for somebody who wants no motion.
+        page.emulateMedia(new Page.EmulateMediaOptions().setReducedMotion(ReducedMotion.REDUCE));
+        page.setViewportSize(640, 400);
+        assertNoSidewaysScroll(page);
         assertContrast(page);
         page.setViewportSize(390, 844);
         assertNoSidewaysScroll(page);

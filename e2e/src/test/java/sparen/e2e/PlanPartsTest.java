@@ -107,6 +107,48 @@ public class PlanPartsTest extends BrowserTest {
                 .hasAttribute("aria-readonly", "true");
     }
 
+    /** The strip beside the outputs opens to the gauge in full where it stands: a level is stepped there, and its row says so at once. */
+    @Test
+    public void theGaugeOpensInPlace() {
+        Page page = at(PLAN, "liv");
+        button(page, "Levels in full").click();
+        Locator lvd = page.locator("[data-level='program/outputs/transmitter-disconnect/protection/lvdVolts']");
+        double before = Double.parseDouble(lvd.getAttribute("aria-valuenow"));
+        lvd.focus();
+        page.keyboard().press("ArrowUp");
+        assertThat(lvd).hasAttribute("aria-valuenow", String.valueOf(Math.round((before + 0.1) * 10) / 10.0));
+        assertThat(page.locator("header")).containsText("unsaved");
+        page.keyboard().press("Control+z");
+        assertThat(lvd).hasAttribute("aria-valuenow", String.valueOf(before));
+        page.getByText("State of charge", new Page.GetByTextOptions().setExact(true))
+                .click();
+        assertThat(page.getByRole(
+                        AriaRole.GROUP, new Page.GetByRoleOptions().setName("All thresholds on one axis, in %")))
+                .isVisible();
+        button(page, "Fold the gauge").click();
+        assertThat(button(page, "Levels in full")).isVisible();
+    }
+
+    /** Where a site is stands on the sketch and can be put right: another height, and how hazy its clear air is in winter. */
+    @Test
+    public void thePlaceIsPutRight() {
+        Page page = at(PLAN + "/system", "liv");
+        button(page, "Where it is,").press("Enter");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        Locator height = sheet.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("elevation"));
+        height.focus();
+        page.keyboard().type("120");
+        page.keyboard().press("Enter");
+        assertThat(height).hasAttribute("aria-valuenow", "120");
+        theme(sheet, "How hazy its clear air is");
+        sheet.getByLabel("Set turbidity of Where it is").click();
+        assertThat(sheet.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("winter")))
+                .isVisible();
+        assertThat(sheet.getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("Remove")))
+                .hasCount(0);
+        assertThat(page.locator("header")).containsText("unsaved");
+    }
+
     /** 11.9 V of a 12 V battery, at a 24 V bank: 23.8 V at every disconnect by voltage. Common practice, no source. */
     @Test
     public void scalesFromTwelveVoltNumbers() {

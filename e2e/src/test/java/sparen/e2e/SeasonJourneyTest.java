@@ -77,6 +77,27 @@ public class SeasonJourneyTest extends BrowserTest {
         }
     }
 
+    /** A lockout that waits for a hand is let go in a run, on a day and at an hour; a name that nothing waits for cannot be asked. */
+    @Test
+    public void aLockoutIsResetByHandInARun() {
+        Page page = at("/", "liv");
+        draft(
+                page,
+                "hallgrund",
+                "plan.program.outputs[0].lockout = { trips: 1, withinSeconds: 60, growthFactor: 1, firstWaitSeconds: 0, release: 'HAND', waitSeconds: 0 };");
+        page.navigate(address() + "/#/site/hallgrund/season");
+        page.waitForSelector("[data-run]");
+        openConditions(page);
+        runOf(page, () -> button(page, "Do something by hand").click());
+        assertThat(page.getByText("1 thing done by hand").first()).isVisible();
+        Locator what = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("what"));
+        assertThat(what.locator("option:checked")).containsText("reset the lockout of");
+        runOf(page, () -> exact(page, "at").fill("07:30"));
+        runOf(page, () -> button(page, "Leave out:").click());
+        assertThat(page.getByText("done by hand", new Page.GetByTextOptions().setExact(true)))
+                .hasCount(0);
+    }
+
     /** From a year to the second of a switching: its reason and the chain that led there; then taken away as tables and pictures. */
     @Test
     public void aYearIsZoomedToASwitchingSecond() throws Exception {

@@ -9,26 +9,16 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Collections;
 import java.util.EnumSet;
-import java.util.HashMap;
-import java.util.LinkedHashMap;
-import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.function.IntFunction;
-import sparen.device.EntryRegister;
 import sparen.device.FittedDevice;
-import sparen.device.Knob;
 import sparen.device.LiveRegister;
-import sparen.device.MenuChoice;
 import sparen.device.NumberKnob;
 import sparen.device.Register;
 import sparen.device.Register.WordOrder;
 import sparen.device.Wire;
 import sparen.program.Plan;
-import sparen.quantity.Bounds;
-import sparen.setting.DeviceSettings;
-import sparen.setting.Setting;
 
 /** One device on the wire. */
 final class Device {
@@ -43,16 +33,13 @@ final class Device {
     private final FittedDevice fitted;
     private final Wire wire;
     private final Clock clock;
-    private final Map<String, Slot> slots = new LinkedHashMap<>();
+    private final Menu menu;
     private final Memory memory;
     private final Set<Fault> faults = Collections.synchronizedSet(EnumSet.noneOf(Fault.class));
     private Instant openUntil = Instant.MIN;
     private Instant busyUntil = Instant.MIN;
     private Instant offUntil = Instant.MIN;
     private Optional<SiteModel.Moment> suspendedAt = Optional.empty();
-
-    /** An entry of the menu in its registers. */
-    private record Slot(Setting setting, Knob knob, Register register) {}
 
     /**
      * A device as a plan has it, just switched on.
@@ -63,33 +50,8 @@ final class Device {
         this.fitted = fitted;
         this.wire = fitted.profile().wire().orElseThrow();
         this.clock = clock;
-        Map<Integer, Integer> factory = new HashMap<>();
-        for (Setting setting : DeviceSettings.of(plan)) {
-            if (setting.device().equals(fitted.id()) && setting.entry().isPresent()) {
-                slot(setting).ifPresent(slot -> {
-                    slots.put(setting.place(), slot);
-                    int[] words = ordered(Words.words(count(slot, setting.enter()), slot.register()), wire.order());
-                    for (int i = 0; i < words.length; i++) {
-                        factory.put(slot.register().address() + i, words[i]);
-                    }
-                });
-            }
-        }
-        memory = new Memory(folder.resolve(fitted.id() + ".memory"), factory);
-    }
-
-    private Optional<Slot> slot(Setting setting) {
-        String key = setting.entry().orElseThrow();
-        for (EntryRegister entry : wire.entries()) {
-            if (entry.entry().equals(key)) {
-                int output = Math.max(0, fitted.outputs().indexOf(setting.at()));
-                Register first = entry.register();
-                int address = first.address() + output * entry.perOutput().orElse(0);
-                Register register = new Register(address, first.words(), first.signed(), first.scale());
-                return fitted.profile().knob(key).map(knob -> new Slot(setting, knob, register));
-            }
-        }
-        return Optional.empty();
+        this.menu = new Menu(plan, fitted);
+        memory = new Memory(folder.resolve(fitted.id() + ".memory"), menu.factory());
     }
 
     FittedDevice fitted() {
@@ -100,65 +62,28 @@ final class Device {
         return faults;
     }
 
-    private static int[] ordered(int[] words, WordOrder order) {
-        return order == WordOrder.HIGH_FIRST || words.length == 1 ? words : new int[] {words[1], words[0]};
-    }
-
     private WordOrder order() {
         WordOrder other = wire.order() == WordOrder.HIGH_FIRST ? WordOrder.LOW_FIRST : WordOrder.HIGH_FIRST;
         return faults.contains(Fault.OTHER_ORDER) ? other : wire.order();
     }
 
-    /** A choice counts as its place in the list; what no plan has said stands at the first, or at 0. */
-    private static BigInteger count(Slot slot, String entered) {
-        List<MenuChoice> choices = slot.knob().choices();
-        if (!choices.isEmpty()) {
-            int place = choices.stream().map(MenuChoice::enter).toList().indexOf(entered);
-            return BigInteger.valueOf(Math.max(0, place));
-        }
-        return entered.isEmpty() ? BigInteger.ZERO : Words.count(Double.parseDouble(entered), slot.register());
-    }
-
     /** What its own display shows, by places; what it shows it also goes by. */
     synchronized Map<String, String> display() {
-        return texts(memory::get);
+        return menu.texts(memory::get);
     }
 
     /** What it would still show after its supply was gone. */
     synchronized Map<String, String> stored() {
-        return texts(memory.stored()::get);
-    }
-
-    private Map<String, String> texts(IntFunction<Integer> words) {
-        Map<String, String> shown = new LinkedHashMap<>();
-        slots.forEach((place, slot) -> {
-            int[] raw = new int[slot.register().words()];
-            for (int i = 0; i < raw.length; i++) {
-                raw[i] = words.apply(slot.register().address() + i);
-            }
-            BigInteger count = Words.count(ordered(raw, wire.order()), slot.register());
-            List<MenuChoice> choices = slot.knob().choices();
-            int choice = count.intValue();
-            shown.put(
-                    place,
-                    choices.isEmpty()
-                            ? Bounds.number(Words.number(count, slot.register()))
-                            : choice >= 0 && choice < choices.size()
-                                    ? choices.get(choice).enter()
-                                    : "?");
-        });
-        return shown;
+        return menu.texts(memory.stored()::get);
     }
 
     /** What stands at an entry, with its unit, for a page. */
     String label(String place) {
-        Setting setting = slots.get(place).setting();
-        String output = fitted.outputs().contains(setting.at()) ? ", " + setting.at() : "";
-        return setting.menu().map(menu -> menu + " ").orElse("") + setting.label() + output;
+        return menu.label(place);
     }
 
     String unit(String place) {
-        return slots.get(place).setting().unit();
+        return menu.unit(place);
     }
 
     /**
@@ -178,7 +103,7 @@ final class Device {
         if (wire.busy().equals(Optional.of(address))) {
             return clock.instant().isBefore(busyUntil) ? 1 : 0;
         }
-        for (Slot slot : slots.values()) {
+        for (Menu.Slot slot : menu.slots()) {
             int at = address - slot.register().address();
             if (at >= 0 && at < slot.register().words()) {
                 return told(slot)[at];
@@ -196,15 +121,15 @@ final class Device {
         throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
     }
 
-    private int[] told(Slot slot) {
+    private int[] told(Menu.Slot slot) {
         int[] raw = new int[slot.register().words()];
         for (int i = 0; i < raw.length; i++) {
             raw[i] = memory.get(slot.register().address() + i);
         }
         boolean isMore = slot.knob().choices().isEmpty()
                 && (faults.contains(Fault.READS_TEN_TIMES) || faults.contains(Fault.OTHER_SCALE));
-        BigInteger count = Words.count(ordered(raw, wire.order()), slot.register());
-        return ordered(Words.words(isMore ? count.multiply(BigInteger.TEN) : count, slot.register()), order());
+        BigInteger count = Words.count(Menu.ordered(raw, wire.order()), slot.register());
+        return Menu.ordered(Words.words(isMore ? count.multiply(BigInteger.TEN) : count, slot.register()), order());
     }
 
     private int live(LiveRegister live, int at, SiteModel.Moment moment) {
@@ -220,7 +145,7 @@ final class Device {
                     case CONTACT_CLOSED ->
                         Boolean.TRUE.equals(shown.closed().get(fitted.outputs().get(at))) ? 1 : 0;
                 };
-        int[] words = ordered(Words.words(Words.count(number, live.register()), live.register()), order());
+        int[] words = Menu.ordered(Words.words(Words.count(number, live.register()), live.register()), order());
         return words[live.what() == LiveRegister.What.CONTACT_CLOSED ? 0 : at];
     }
 
@@ -246,7 +171,7 @@ final class Device {
         if (faults.contains(Fault.REJECTS)) {
             throw new Refused(ExceptionCode.SLAVE_DEVICE_FAILURE);
         }
-        for (Slot slot : slots.values()) {
+        for (Menu.Slot slot : menu.slots()) {
             if (slot.register().address() == address && slot.register().words() == words.length) {
                 // While a tool has it, its program stands still.
                 suspendedAt = wire.save().map(save -> suspendedAt.orElse(moment));
@@ -257,9 +182,9 @@ final class Device {
         throw new Refused(ExceptionCode.ILLEGAL_DATA_ADDRESS);
     }
 
-    private void keep(Slot slot, int[] words) throws Refused {
+    private void keep(Menu.Slot slot, int[] words) throws Refused {
         Register register = slot.register();
-        BigInteger count = Words.count(ordered(words, order()), register);
+        BigInteger count = Words.count(Menu.ordered(words, order()), register);
         boolean isNumber = slot.knob().choices().isEmpty();
         if (isNumber && (faults.contains(Fault.WRITES_A_TENTH) || faults.contains(Fault.OTHER_SCALE))) {
             count = count.divide(BigInteger.TEN);
@@ -281,7 +206,7 @@ final class Device {
                 && count.compareTo(BigInteger.valueOf(slot.knob().choices().size())) >= 0) {
             throw new Refused(ExceptionCode.ILLEGAL_DATA_VALUE);
         }
-        int[] kept = ordered(Words.words(count, register), wire.order());
+        int[] kept = Menu.ordered(Words.words(count, register), wire.order());
         for (int i = 0; i < kept.length; i++) {
             memory.put(register.address() + i, kept[i]);
         }

@@ -1,27 +1,28 @@
 <script lang="ts">
-  import type { Rule } from '../lib/api/api';
   import type { PlanEditor } from './planEditor.svelte';
   import { withPlace } from '../lib/plan/planPath';
   import { asked, guessed, labelOf, schemaOf, type Schema } from './system/schema';
 
-  /** The parts that a rule can have or do without: added with usual numbers, each a guess, and taken away, in place. */
+  /** What a rule or a contact can have or do without: added with usual numbers, each a guess, and taken away, in place. */
   interface Props {
     editor: PlanEditor;
-    rule: Rule;
+    /** What has it, and its kind in the published schema. */
+    value: object;
+    schema: string;
     path: string;
     of: string;
   }
-  let { editor, rule, path, of }: Props = $props();
+  let { editor, value, schema: kind, path, of }: Props = $props();
 
-  const schema = $derived(schemaOf(rule.kind.charAt(0).toUpperCase() + rule.kind.slice(1)));
+  const schema = $derived(schemaOf(kind));
   const optional = $derived(
     Object.entries(schema.properties ?? {}).filter(
       ([field, own]) => !schema.required?.includes(field) && own.type !== 'array' && !own.refersTo,
     ),
   );
   const has = (field: string) => {
-    const value = (rule as unknown as Record<string, unknown>)[field];
-    return value !== undefined && value !== false;
+    const own = (value as Record<string, unknown>)[field];
+    return own !== undefined && own !== false;
   };
 
   function add(field: string, own: Schema) {
@@ -33,7 +34,7 @@
   }
 
   function takeAway(field: string, own: Schema) {
-    const rest = Object.fromEntries(Object.entries(rule).filter(([key]) => key !== field));
+    const rest = Object.fromEntries(Object.entries(value).filter(([key]) => key !== field));
     editor.set(path.split('/'), rest, () => `${labelOf(own, field)} of ${of} is no longer set`);
   }
 </script>
