@@ -9,6 +9,7 @@
   import SecondFactor from './SecondFactor.svelte';
   import Sessions from './Sessions.svelte';
   import Tokens from './Tokens.svelte';
+  import UnitsPart from './UnitsPart.svelte';
 
   let current = $state('');
   let next = $state('');
@@ -62,6 +63,7 @@
       </form>
     </section>
     {#if !person?.secondFactorWanted}
+      <UnitsPart />
       <Tokens />
       <Sessions />
     {/if}

@@ -85,6 +85,9 @@
       radial-gradient(circle at 0.68rem 50%, var(--ink) 0.42rem, transparent 0.46rem) no-repeat,
       var(--paper-raised);
   }
+  .switch::before {
+    content: none;
+  }
   .switch:checked {
     background:
       radial-gradient(circle at calc(100% - 0.68rem) 50%, var(--paper) 0.42rem, transparent 0.46rem) no-repeat,

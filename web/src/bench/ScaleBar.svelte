@@ -91,8 +91,16 @@
     background: transparent;
     cursor: ew-resize;
   }
+  .thumb::-webkit-slider-runnable-track {
+    height: 100%;
+    background: transparent;
+  }
+  .thumb::-moz-range-track {
+    background: transparent;
+  }
   .thumb::-webkit-slider-thumb {
     appearance: none;
+    margin-top: 6px;
     width: 32px;
     height: 32px;
     border: 3px solid var(--focus);

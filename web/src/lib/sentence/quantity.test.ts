@@ -1,6 +1,7 @@
 import { dayTyped, daysLater, dayWritten } from './days';
-import { describe, expect, it } from 'vitest';
+import { afterEach, describe, expect, it } from 'vitest';
 import { duration, energy, stepped, typed, written } from './quantity';
+import { units } from './units.svelte';
 
 describe('what is typed into a chip', () => {
   it.each([
@@ -85,4 +86,44 @@ it('writes a day so that its month cannot be mistaken, and counts days over the 
   expect(dayWritten('2026-10-05')).toBe('5 Oct 2026');
   expect(dayTyped(dayWritten('2027-01-31'))).toBe('2027-01-31');
   expect(daysLater('2026-12-31', 1)).toBe('2027-01-01');
+});
+
+// NIST SP 811 for feet and gallons, ASTM B258 for gauges, from memory: 25 °C are 77 °F, 3.048 m ten feet, 13.3 mm² 6 AWG, 67.4 mm² 2/0.
+describe('who reads customary units', () => {
+  afterEach(() => {
+    units.customary = false;
+  });
+
+  it.each([
+    [25, '°C', '77 °F'],
+    [-40, '°C', '−40 °F'],
+    [3.048, 'm', '10 ft'],
+    [13.3, 'mm²', '6 AWG'],
+    [67.4, 'mm²', '2/0 AWG'],
+    [35, 'mm²', '35 mm²'],
+    [189.271, 'l', '50 gal'],
+    [12.4, 'V', '12.4 V'],
+    [90, 's', '1 min 30 s'],
+  ])('reads %d %s as %s', (value, unit, says) => {
+    units.customary = true;
+    expect(written(value, unit)).toBe(says);
+    expect(typed(says, unit)).toBeCloseTo(value, value > 10 && unit === 'mm²' ? 0 : 4);
+  });
+
+  it('types in them without naming them, and in metric ones by naming those', () => {
+    units.customary = true;
+    expect(typed('77', '°C')).toBe(25);
+    expect(typed('25 °C', '°C')).toBe(25);
+    expect(typed('10', 'm')).toBe(3.048);
+    expect(typed('11.5', 'V')).toBe(11.5);
+    units.customary = false;
+    expect(typed('77', '°C')).toBe(77);
+  });
+
+  it('steps by whole ones of them, inside the same bounds', () => {
+    units.customary = true;
+    expect(written(stepped(25, 1, -40, 80, '°C'), '°C')).toBe('78 °F');
+    expect(stepped(80, 1, -40, 80, '°C')).toBe(80);
+    expect(stepped(12.4, 0.1, 9, 16, 'V')).toBe(12.5);
+  });
 });

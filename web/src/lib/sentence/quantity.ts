@@ -1,4 +1,5 @@
-import { fromOther } from './otherUnits';
+import { fromCustomary, fromOther, gaugeIn, inCustomary } from './otherUnits';
+import { units } from './units.svelte';
 
 /** Numbers, durations and times as people write and read them. */
 
@@ -27,9 +28,15 @@ export function duration(seconds: number): string {
     .join(' ');
 }
 
-/** What is written in a chip, without the unit. */
+/** A number with its unit, in those that the person reads. */
 export function written(value: number, unit: string): string {
   if (unit === 's') return duration(value);
+  if (units.customary) {
+    const other = inCustomary(value, unit);
+    if (other) return `${decimal(other.value).replace('-', '−')} ${other.unit}`;
+    const gauge = gaugeIn(value, unit);
+    if (gauge) return `${gauge} AWG`;
+  }
   const number = decimal(value).replace('-', '−');
   return unit === '°' ? `${number}°` : `${number} ${unit}`;
 }
@@ -45,7 +52,10 @@ export function typed(text: string, unit: string): number | undefined {
   if (unit === 's') return seconds(plain);
   const bare =
     unit !== '' && plain.endsWith(unit.toLowerCase()) ? plain.slice(0, -unit.length).trim() : plain;
-  return number(bare) ?? (unit === 'h' ? hours(bare) : fromOther(plain, unit, number));
+  const told = number(bare);
+  // Without a unit it is in the one that is read.
+  if (told !== undefined) return units.customary && bare === plain ? fromCustomary(told, unit) : told;
+  return unit === 'h' ? hours(bare) : fromOther(plain, unit, number);
 }
 
 function hours(text: string): number | undefined {
@@ -67,8 +77,11 @@ function seconds(text: string): number | undefined {
   return parts.reduce((sum, part) => sum + Number(part[1]) * (IN_SECONDS[part[2] ?? 's'] ?? 1), 0);
 }
 
-/** Steps a number without leaving rounding dust behind, kept inside its bounds. */
-export function stepped(value: number, step: number, least: number, most: number): number {
+/** Steps a number without leaving rounding dust behind, kept inside its bounds; in the unit that is read, where one is told. */
+export function stepped(value: number, step: number, least: number, most: number, unit = ''): number {
+  const shown = units.customary ? inCustomary(value, unit) : undefined;
+  if (shown)
+    return stepped(fromCustomary(Math.round((shown.value + step) * 1e6) / 1e6, unit), 0, least, most);
   const next = Math.round((value + step) * 1e6) / 1e6;
   return Math.min(most, Math.max(least, next));
 }

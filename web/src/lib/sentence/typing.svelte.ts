@@ -63,7 +63,7 @@ export class Typing {
     if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       event.preventDefault();
       this.trouble = '';
-      change(stepped(value, event.key === 'ArrowUp' ? size : -size, chip.least, chip.most));
+      change(stepped(value, event.key === 'ArrowUp' ? size : -size, chip.least, chip.most, chip.unit));
     } else if (event.key === 'Enter') {
       event.preventDefault();
       void this.open();
@@ -88,5 +88,9 @@ export class Typing {
 function refusal(chip: NumberChip, text: string, read: number | undefined): string {
   if (read === undefined) return `${chip.label}: “${text}” is not a number in ${chip.unit}`;
   if (read >= chip.least && read <= chip.most) return '';
-  return `${chip.label}: ${written(read, chip.unit)} is outside ${chip.least} to ${written(chip.most, chip.unit)}`;
+  return `${chip.label}: ${written(read, chip.unit)} is outside ${bound(chip.least, chip.unit)} to ${written(chip.most, chip.unit)}`;
 }
+
+/** A bound without its unit where the other bound has the same one. */
+const bound = (value: number, unit: string): string =>
+  written(value, unit).endsWith(` ${unit}`) ? String(value) : written(value, unit);

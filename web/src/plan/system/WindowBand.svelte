@@ -23,6 +23,8 @@
     ].filter(Boolean);
     return parts.length > 0 ? ` (${parts.join('; ')})` : '';
   };
+  /** A letter is half an hour wide on the band of a sheet: what does not fit is told by its title. */
+  const fits = (one: Stretch) => one.sign.length <= 2 * (one.to - one.from);
   const told = (one: Stretch) => `${clock(one.from)} to ${clock(one.to)}: ${one.says}`;
 </script>
 
@@ -40,7 +42,9 @@
               style:z-index={row.stretches.length - i}
               title={told(one)}
             >
-              <span class="sr-only">{told(one)}</span><span aria-hidden="true">{one.sign}</span>
+              <span class="sr-only">{told(one)}</span><span aria-hidden="true"
+                >{fits(one) ? one.sign : ''}</span
+              >
             </li>
           {/each}
         </ul>

@@ -206,12 +206,17 @@ export function inOrder(plan: Plan): Plan {
   return { ...plan, program: { ...program, charging } };
 }
 
+/** What is there only because of an inverter. */
+const BEHIND_INVERTER = ['site/acSources', 'site/acArrays', 'program/ac'];
+
 /** A plan without a part: outputs and controllers that named it do so no more, and its origins go too. */
 export function withoutPart(plan: Plan, path: string): Plan {
   const kind = kindAt(path);
   const id = kind?.list === 'inverter' ? (plan.site.inverter?.id ?? '') : (path.split('/').at(-1) ?? '');
+  // What is said of the origin of its numbers, and of the settings that go with it, goes along.
+  const gone = [path, `program/charging/${id}`, ...(path === 'site/inverter' ? BEHIND_INVERTER : [])];
   const origins = Object.fromEntries(
-    Object.entries(plan.origins).filter(([key]) => !key.startsWith(`${path}/`)),
+    Object.entries(plan.origins).filter(([key]) => !gone.some((one) => key.startsWith(`${one}/`))),
   );
   const rest = { ...plan, origins };
   if (kind?.list === 'batteries') {
@@ -228,8 +233,8 @@ export function withoutPart(plan: Plan, path: string): Plan {
     outputs: plan.program.outputs.map((one) => ({ ...one, loads: without(one.loads) })),
   };
   if (!site.inverter) delete program.ac;
-  const gone = { ...rest, site: { ...site, ...(site.acArrays ? { acArrays } : {}) }, program };
-  return inOrder(gone);
+  const remaining = { ...rest, site: { ...site, ...(site.acArrays ? { acArrays } : {}) }, program };
+  return inOrder(remaining);
 }
 
 /** The site without the part itself; what comes in at an inverter goes with it. */

@@ -133,7 +133,12 @@ describe('parts', () => {
     expect(numbers.every((key) => plan.origins[key]?.kind === 'GUESS')).toBe(true);
     expect(numbers.length > 0 || one.list === 'radios').toBe(true);
     expect(kindAt(path)?.list).toBe(one.list === 'acArrays' ? 'arrays' : one.list);
-    expect(atPlace(withoutPart(plan, path), path.split('/'))).toBeUndefined();
+    const gone = withoutPart(plan, path);
+    expect(atPlace(gone, path.split('/'))).toBeUndefined();
+    const left = Object.keys(gone.origins).filter(
+      (key) => `${key}/`.startsWith(`${path}/`) || key.includes(`/${id}/`),
+    );
+    expect(left, 'what is said of its numbers goes along').toEqual([]);
   });
 
   it('come to the AC side of an inverter, and go with it; a charger in it has setpoints as long as it is there', () => {

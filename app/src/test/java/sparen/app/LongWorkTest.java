@@ -352,6 +352,26 @@ public class LongWorkTest extends OverHttp {
                 100);
     }
 
+    /** What somebody does by hand is asked with the run; a request that nothing in the plan waits for is refused at its place. */
+    @Test
+    public void whatIsDoneByHandIsWaitedForByThePlan() throws Exception {
+        ObjectNode run = inputs("hallgrund", 1);
+        ObjectNode byHand = run.putObject("circumstances").putArray("byHand").addObject();
+        byHand.put("request", "reset-none")
+                .put("on", "2026-10-05")
+                .put("minuteOfDay", 480)
+                .put("minutes", 1);
+        var refused = browser.post("/api/season/hallgrund/runs", run);
+        assertEquals(refused.statusCode(), 422, refused.body());
+        assertEquals(json(refused).at("/errors/0/pointer").asString(), "/circumstances/byHand/0/request");
+        byHand.put("minuteOfDay", 1440);
+        assertEquals(
+                json(browser.post("/api/season/hallgrund/runs", run))
+                        .at("/errors/0/pointer")
+                        .asString(),
+                "/circumstances/byHand/0/minuteOfDay");
+    }
+
     /** Work of one site is not there at another, nor is what nobody asked for; a part of a run that is not over is not there either. */
     @Test
     public void workBelongsToItsSite() throws Exception {

@@ -1,6 +1,8 @@
 package sparen.benchmark;
 
+import java.io.IOException;
 import java.lang.management.ManagementFactory;
+import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
@@ -11,7 +13,10 @@ import sparen.result.Window;
 import sparen.simulation.Simulation;
 import sparen.site.ParallelBattery;
 
-/** What a year of Skarvholm costs with more outputs, with batteries that differ, and over more years; the least thread time. */
+/**
+ * What a year of Skarvholm costs with more outputs, with batteries that differ, and over more years: the least thread time, printed and
+ * drawn in docs/figures/growth.svg.
+ */
 public final class Growth {
     private static final int[] OUTPUTS = {7, 20, 60};
     private static final int[] YEARS = {1, 2, 4};
@@ -20,19 +25,21 @@ public final class Growth {
     private Growth() {}
 
     /** Runs all of it. No arguments. */
-    public static void main(String[] arguments) {
+    public static void main(String[] arguments) throws IOException {
+        GrowthFigure figure = new GrowthFigure();
         Plan plan = Years.plan("skarvholm");
         for (int count : OUTPUTS) {
-            print(count + " outputs", withOutputs(plan, count), 1);
+            figure.add("outputs", String.valueOf(count), print(count + " outputs", withOutputs(plan, count), 1));
         }
-        print("three boxes, alike", plan, 1);
-        print("three boxes, each its own", withBatteriesApart(plan), 1);
+        figure.add("batteries", "3 alike", print("three boxes, alike", plan, 1));
+        figure.add("batteries", "3 apart", print("three boxes, each its own", withBatteriesApart(plan), 1));
         for (int years : YEARS) {
-            print(years == 1 ? "one year" : years + " years", plan, years);
+            figure.add("years", String.valueOf(years), print(years == 1 ? "one year" : years + " years", plan, years));
         }
+        figure.write(Path.of("docs", "figures", "growth.svg"));
     }
 
-    private static void print(String what, Plan plan, int years) {
+    private static double print(String what, Plan plan, int years) {
         Simulation.Prepared prepared = Simulation.prepare(Years.of(plan, years));
         Window none = new Window(0, 1, 1);
         double least = Double.POSITIVE_INFINITY;
@@ -45,6 +52,7 @@ public final class Growth {
             steps = result.steps();
         }
         System.out.printf(Locale.ROOT, "%-26s %7.0f ms %9d steps%n", what, least, steps);
+        return least;
     }
 
     /** The same rules again under other names, each with a contact that nothing hangs on. */

@@ -50,6 +50,10 @@ public final class WholeProcess {
         for (String site : Years.SITES) {
             measure(site);
         }
+        System.out.println("thread time, ms  weather  inputs  compile      run");
+        for (String site : Years.SITES) {
+            Phases.print(site);
+        }
         System.out.println(ReferenceComparison.report());
         Plan plan = Years.plan("skarvholm");
         least("findings of Skarvholm", 300, () -> Checks.of(plan, Map.of()));

@@ -262,12 +262,12 @@ public class JobsTest extends BrowserTest {
         assertEquals(number(given.first()), 0.0, "without windows nothing goes out");
         assertTrue(number(given.nth(1)) > 10_000, given.nth(1).innerText());
         // Bought cheap and given back dear it costs less, and that is better.
-        Locator cost = figures.getByRole(AriaRole.ROW)
+        Locator whole = figures.getByRole(AriaRole.ROW)
                 .filter(new Locator.FilterOptions()
                         .setHas(page.getByRole(
                                 AriaRole.ROWHEADER,
                                 new Page.GetByRoleOptions().setName("Cost").setExact(true))));
-        assertThat(cost).containsText("better");
+        assertThat(whole).containsText("better");
         assertThat(page.getByRole(
                         AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed, and what it did")))
                 .containsText("better");
