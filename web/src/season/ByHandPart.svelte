@@ -34,8 +34,9 @@
     {#each asked.byHand as one, i (i)}
       <li class="flex flex-wrap items-end gap-3 py-1">
         <label class="flex flex-col"
-          >what<select
+          >what is done<select
             class="{FIELD} max-w-72"
+            aria-label="what is done"
             value={one.request}
             onchange={(event) => put(i, { request: event.currentTarget.value })}
           >
@@ -45,7 +46,7 @@
         >
         <DateField label="on" required value={one.on} change={(on) => put(i, { on })} />
         <label class="flex flex-col"
-          >at<input
+          >at what time<input
             class="{FIELD} number"
             type="time"
             required

@@ -90,9 +90,9 @@ public class SeasonJourneyTest extends BrowserTest {
         openConditions(page);
         runOf(page, () -> button(page, "Do something by hand").click());
         assertThat(page.getByText("1 thing done by hand").first()).isVisible();
-        Locator what = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("what"));
+        Locator what = page.getByRole(AriaRole.COMBOBOX, new Page.GetByRoleOptions().setName("what is done"));
         assertThat(what.locator("option:checked")).containsText("reset the lockout of");
-        runOf(page, () -> exact(page, "at").fill("07:30"));
+        runOf(page, () -> exact(page, "at what time").fill("07:30"));
         runOf(page, () -> button(page, "Leave out:").click());
         assertThat(page.getByText("done by hand", new Page.GetByTextOptions().setExact(true)))
                 .hasCount(0);
