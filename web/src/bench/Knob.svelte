@@ -75,22 +75,28 @@
 
 <style>
   .switch {
-    appearance: none;
+    display: flex;
+    flex: none;
+    align-items: center;
     width: 3rem;
     height: 1.5rem;
-    flex: none;
+    padding: 0 0.25rem;
     border: 2px solid var(--ink);
     border-radius: 999px;
-    background:
-      radial-gradient(circle at 0.68rem 50%, var(--ink) 0.42rem, transparent 0.46rem) no-repeat,
-      var(--paper-raised);
+    background: var(--paper-raised);
   }
   .switch::before {
-    content: none;
+    width: 0.85rem;
+    height: 0.85rem;
+    border-radius: 50%;
+    clip-path: none;
+    background: var(--ink);
   }
   .switch:checked {
-    background:
-      radial-gradient(circle at calc(100% - 0.68rem) 50%, var(--paper) 0.42rem, transparent 0.46rem) no-repeat,
-      var(--ink);
+    justify-content: flex-end;
+    background: var(--ink);
+  }
+  .switch:checked::before {
+    background: var(--paper);
   }
 </style>

@@ -7,12 +7,14 @@
   interface Props {
     id: string;
     label: string;
+    /** What a pointer that rests on it is told. */
+    title: string;
     pressed: boolean;
     transform?: string;
     act: () => void;
     children: Snippet;
   }
-  let { id, label, pressed, transform, act, children }: Props = $props();
+  let { id, label, title, pressed, transform, act, children }: Props = $props();
 
   function keys(event: KeyboardEvent) {
     if (event.key !== 'Enter' && event.key !== ' ') return;
@@ -32,6 +34,7 @@
   onclick={act}
   onkeydown={keys}
 >
+  <title>{title}</title>
   {@render children()}
 </g>
 

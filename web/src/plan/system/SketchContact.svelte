@@ -16,11 +16,11 @@
 <SketchButton
   id="contact-{one.output}-{one.y}"
   label="Contact of {one.name}, {one.closed ? 'closed' : 'open or by rule'}"
+  title={one.name}
   pressed={chosen}
   transform="translate({one.x} {one.y})"
   act={() => contact(one.output)}
 >
-  <title>{one.name}</title>
   <rect
     x="-20"
     y="-20"

@@ -16,11 +16,11 @@
 <SketchButton
   id="part-{mark.path.replaceAll('/', '-')}"
   label="Sense point {mark.name}"
+  title="read here: {mark.name}"
   pressed={chosen}
   transform="translate({mark.x} {mark.y})"
   act={() => choose(mark.path, 'SensePoint')}
 >
-  <title>read here: {mark.name}</title>
   <circle class="target" r="12" fill="transparent" />
   <path
     d="M0 -9l9 9l-9 9l-9 -9z"

@@ -54,10 +54,10 @@
 <SketchButton
   id="part-{part.path.replaceAll('/', '-')}"
   label={said}
+  title="{part.name}: {part.detail}{part.wire ? `, up to ${part.wire.amperes.toFixed(1)} A` : ''}"
   pressed={chosen}
   act={() => choose(part.path, part.schema)}
 >
-  <title>{part.name}: {part.detail}{part.wire ? `, up to ${part.wire.amperes.toFixed(1)} A` : ''}</title>
   <rect
     class="target"
     {...box}

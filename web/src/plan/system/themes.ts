@@ -7,7 +7,7 @@ export interface Layout {
 const LAYOUTS: Record<string, Layout> = {
   Location: {
     first: ['latitudeDegrees', 'longitudeDegrees', 'elevationMetres', 'timeZone'],
-    themes: { 'How hazy its clear air is': ['turbidity'] },
+    themes: { 'Clear air': ['turbidity'] },
   },
   BatteryBank: {
     first: ['name', 'chemistry', 'capacityAmpereHours', 'capacityHours', 'startStateOfCharge'],

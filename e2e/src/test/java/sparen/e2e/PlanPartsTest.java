@@ -140,7 +140,7 @@ public class PlanPartsTest extends BrowserTest {
         page.keyboard().type("120");
         page.keyboard().press("Enter");
         assertThat(height).hasAttribute("aria-valuenow", "120");
-        theme(sheet, "How hazy its clear air is");
+        theme(sheet, "Clear air");
         Locator winter = sheet.getByRole(AriaRole.SPINBUTTON, new Locator.GetByRoleOptions().setName("winter"));
         winter.focus();
         page.keyboard().type("2.9");
@@ -179,6 +179,9 @@ public class PlanPartsTest extends BrowserTest {
     public void changesAPartFromTheSketch() {
         Page page = at(PLAN + "/system", "liv");
         Locator light = button(page, "Marker light,");
+        assertThat(light.getByText("Marker light")).isVisible();
+        assertThat(button(page, "Contact of Marker light output").locator("circle"))
+                .isVisible();
         light.focus();
         page.keyboard().press("Enter");
         Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
