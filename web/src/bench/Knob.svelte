@@ -78,6 +78,7 @@
     display: flex;
     flex: none;
     align-items: center;
+    justify-content: flex-start;
     width: 3rem;
     height: 1.5rem;
     padding: 0 0.25rem;

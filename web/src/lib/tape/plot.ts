@@ -1,4 +1,5 @@
 import uPlot from 'uplot';
+import 'uplot/dist/uPlot.min.css';
 import { LEFT, RIGHT } from './layout';
 
 /** A threshold drawn across a chart: a voltage (V) or a state of charge (%). */

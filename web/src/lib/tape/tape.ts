@@ -1,5 +1,4 @@
 import uPlot from 'uplot';
-import 'uplot/dist/uPlot.min.css';
 import type { Trace } from '../api/api';
 import { drawLines, drawNow } from './levels';
 import { ink, options, type Common, type Ink, type Line } from './plot';

@@ -1,6 +1,7 @@
 package sparen.e2e;
 
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.testng.Assert.assertTrue;
 
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
@@ -115,6 +116,12 @@ public class WireJourneyTest extends BrowserTest {
                         AriaRole.IMG,
                         new Page.GetByRoleOptions().setName("Battery voltage that House inverter has measured")))
                 .isVisible();
+        // The picture fills its place: nothing pushes it down.
+        Locator picture = odd.getByRole(
+                AriaRole.IMG, new Page.GetByRoleOptions().setName("Battery voltage that House inverter has measured"));
+        double top = picture.locator("canvas").boundingBox().y - picture.boundingBox().y;
+        assertTrue(Math.abs(top) < 10, "begins " + top + " px below its top");
+
         assertAccessible(odd);
         odd.getByRole(
                         AriaRole.LINK,
