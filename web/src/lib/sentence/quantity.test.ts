@@ -1,6 +1,6 @@
 import { dayTyped, daysLater, dayWritten } from './days';
 import { afterEach, describe, expect, it } from 'vitest';
-import { duration, energy, stepped, typed, written } from './quantity';
+import { duration, energy, fixed, stepped, typed, written } from './quantity';
 import { units } from './units.svelte';
 
 describe('what is typed into a chip', () => {
@@ -126,4 +126,13 @@ describe('who reads customary units', () => {
     expect(stepped(80, 1, -40, 80, '°C')).toBe(80);
     expect(stepped(12.4, 0.1, 9, 16, 'V')).toBe(12.5);
   });
+});
+
+it('has a minus only before what is something', () => {
+  expect([fixed(-0.04, 1), fixed(-0.05001, 1), fixed(-2, 0), fixed(0.04, 1)]).toEqual([
+    '0.0',
+    '−0.1',
+    '−2',
+    '0.0',
+  ]);
 });

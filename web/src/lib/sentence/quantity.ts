@@ -8,9 +8,10 @@ export function decimal(value: number, digits = 3): string {
   return Number(value.toFixed(digits)).toString();
 }
 
-/** A number with exactly so many digits after the point, a real minus sign. */
+/** A number with exactly so many digits after the point, a real minus sign; what is nothing at that has none. */
 export function fixed(value: number, digits: number): string {
-  return (value < 0 ? '−' : '') + Math.abs(value).toFixed(digits);
+  const shown = Math.abs(value).toFixed(digits);
+  return (value < 0 && Number(shown) !== 0 ? '−' : '') + shown;
 }
 
 /** A duration as it is said: 20 s, 2 min, 1 h 30 min, 14 d. */
