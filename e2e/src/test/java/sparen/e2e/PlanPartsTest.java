@@ -179,7 +179,8 @@ public class PlanPartsTest extends BrowserTest {
     public void changesAPartFromTheSketch() {
         Page page = at(PLAN + "/system", "liv");
         Locator light = button(page, "Marker light,");
-        assertThat(light.getByText("Marker light")).isVisible();
+        assertThat(light.getByText("Marker light", new Locator.GetByTextOptions().setExact(true)))
+                .isVisible();
         assertThat(button(page, "Contact of Marker light output").locator("circle"))
                 .isVisible();
         light.focus();
