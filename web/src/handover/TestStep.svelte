@@ -41,6 +41,18 @@
   }
 </script>
 
+{#snippet typed(what: 'measured' | 'setTo' | 'after', says: string, hint: string | undefined)}
+  <input
+    class="{FIELD} number w-28"
+    inputmode="decimal"
+    autocomplete="off"
+    placeholder={hint}
+    aria-label="{says}: {label}"
+    value={tests.of(one)[what]}
+    oninput={(event) => tests.type(one, { [what]: event.currentTarget.value })}
+  />
+{/snippet}
+
 <li
   class="grid min-h-14 items-center gap-x-4 gap-y-1 border-t border-rule py-2 md:grid-cols-[minmax(0,15rem)_12rem_minmax(0,1fr)]"
 >
@@ -82,36 +94,12 @@
             >measure it</button
           >
         {:else}
-          <input
-            class="{FIELD} number w-28"
-            inputmode="decimal"
-            autocomplete="off"
-            placeholder={step.unit}
-            aria-label="measured: {label}"
-            value={tests.of(one).measured}
-            oninput={(event) => tests.type(one, { measured: event.currentTarget.value })}
-          />
+          {@render typed('measured', 'measured', step.unit)}
           {#if one.setFor !== undefined || tests.of(one).setTo !== ''}
-            <input
-              class="{FIELD} number w-28"
-              inputmode="decimal"
-              autocomplete="off"
-              placeholder="if set to"
-              aria-label="set to for the test: {label}"
-              value={tests.of(one).setTo}
-              oninput={(event) => tests.type(one, { setTo: event.currentTarget.value })}
-            />
+            {@render typed('setTo', 'set to for the test', 'if set to')}
           {/if}
           {#if step.delaySeconds !== undefined}
-            <input
-              class="{FIELD} number w-24"
-              inputmode="decimal"
-              autocomplete="off"
-              placeholder="after s"
-              aria-label="after how many seconds: {label}"
-              value={tests.of(one).after}
-              oninput={(event) => tests.type(one, { after: event.currentTarget.value })}
-            />
+            {@render typed('after', 'after how many seconds', 'after s')}
           {/if}
           <Action type="submit" disabled={tests.busy !== '' || tests.of(one).measured.trim() === ''}
             >{one.last ? 'Keep again' : 'Keep'}</Action

@@ -37,7 +37,8 @@ export class Typing {
   async take(keepFocus: boolean): Promise<void> {
     if (!this.on) return;
     const { chip, value, change } = this.of();
-    const read = typed(this.text, chip.unit);
+    // What stands there as it was shown is the number itself, not what was rounded to be shown.
+    const read = this.text === written(value, chip.unit) ? value : typed(this.text, chip.unit);
     this.trouble = refusal(chip, this.text, read);
     if (this.trouble !== '' || read === undefined) {
       if (!keepFocus) this.on = false;

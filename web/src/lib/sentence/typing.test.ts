@@ -1,6 +1,7 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import type { NumberChip } from '../api/api';
 import { Typing } from './typing.svelte';
+import { units } from './units.svelte';
 
 const CHIP = {
   kind: 'number',
@@ -14,11 +15,11 @@ const CHIP = {
   most: 13,
 } as NumberChip;
 
-function chip(readonly = false) {
+function chip(readonly = false, first = 11.5, unit = 'V') {
   const taken: number[] = [];
-  const state = { value: 11.5 };
+  const state = { value: first };
   const typing = new Typing(() => ({
-    chip: CHIP,
+    chip: { ...CHIP, unit },
     value: state.value,
     readonly,
     change: (value) => {
@@ -66,6 +67,24 @@ describe('a number that is typed over another', () => {
     await typing.take(false);
     expect(taken).toEqual([]);
     expect(typing.on).toBe(false);
+  });
+
+  it('keeps every digit where it was only looked at, however it is shown', async () => {
+    const { typing, taken } = chip(false, 11.50037);
+    await typing.open();
+    expect(typing.text).toBe('11.5 V');
+    await typing.take(true);
+    expect([taken, typing.on]).toEqual([[], false]);
+
+    vi.stubGlobal('localStorage', { setItem: () => {} });
+    units.choose(true);
+    const cable = chip(false, 8.4, 'mm²');
+    await cable.typing.open();
+    expect(cable.typing.text).toBe('8 AWG');
+    await cable.typing.take(true);
+    expect(cable.taken).toEqual([]);
+    units.choose(false);
+    vi.unstubAllGlobals();
   });
 
   it('goes by arrows in small and large steps, and stops at its bounds', () => {
