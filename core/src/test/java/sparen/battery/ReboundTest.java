@@ -13,8 +13,8 @@ public class ReboundTest {
     private static final double STEP = 10;
 
     private static Rebound rebound() {
-        return new Rebound(BatteryModel.plain(
-                720_000, new double[] {0, 1}, new double[] {12, 13}, 0.01, OHMS, SECONDS, START));
+        return new Rebound(
+                BatteryModel.plain(720_000, new double[] {0, 1}, new double[] {12, 13}, 0.01, OHMS, SECONDS, START));
     }
 
     private static void expand(Rebound rebound, double[] current, double[] volts) {
