@@ -3,6 +3,7 @@
   import { fixed } from '../lib/sentence/quantity';
   import { happened } from '../lib/tape/events';
   import { shownValue, type Bench } from './bench.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** On paper only: what is expected of the script and of every level walked, with room for what is measured on site. */
   interface Props {
@@ -34,7 +35,8 @@
       {/each}
       {#each bench.walked ?? [] as { row } (row.output + row.term + row.knob.id)}
         <tr>
-          <td>{names[row.output] ?? row.output} {row.falling ? '▼' : '▲'} {row.term}</td>
+          <td>{names[row.output] ?? row.output} <Icon sign={row.falling ? 'falls' : 'rises'} /> {row.term}</td
+          >
           <td class="number"
             >{shownValue(row.knob, row.expected)}{row.movedAfterSeconds === undefined
               ? ''

@@ -4,13 +4,14 @@
   import Action from '../lib/shell/Action.svelte';
   import { happened } from '../lib/tape/events';
   import type { Bench } from './bench.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** The whole program walked once down and once up: each level as it was passed, and what happened there. */
   let { walk, bench, names }: { walk: LevelWalk; bench: Bench; names: Record<string, string> } = $props();
 
   const levels = $derived(walk.passed.flatMap((one) => one.levels));
   const silent = $derived(levels.filter((one) => !one.acted).length);
-  const sign = { FALLING: '▼', RISING: '▲', HELD: '▬' } as const;
+  const sign = { FALLING: 'falls', RISING: 'rises', HELD: 'holds' } as const;
   const after = (seconds: number) => (seconds < 1 ? 'at once' : `after ${duration(Math.round(seconds))}`);
 
   function put() {
@@ -39,7 +40,7 @@
         <ul>
           {#each one.levels as { level, acted } (level.path)}
             <li class={acted ? '' : 'text-soft'}>
-              {sign[level.acts]} <strong>{level.term}</strong>
+              <Icon sign={sign[level.acts]} /> <strong>{level.term}</strong>
               {level.name}{acted ? '' : ': nothing happened here'}
             </li>
           {/each}

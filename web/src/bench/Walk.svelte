@@ -4,6 +4,8 @@
   import type { Walked } from '../lib/api/api';
   import { shownValue, type Bench } from './bench.svelte';
   import Story from './Story.svelte';
+  import { listed } from '../lib/shell/listed';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** Every level walked up or down: what was expected, what happened, what never switched. */
   let { bench, names }: { bench: Bench; names: Record<string, string> } = $props();
@@ -40,7 +42,7 @@
       {bench.walked.length} levels, {wrong === 0 ? 'all as expected' : `${wrong} not as expected`}. Simulated.
     </p>
     <div class="overflow-x-auto">
-      <table class="mt-2 w-full max-w-5xl text-left">
+      <table {@attach listed} class="mt-2 w-full max-w-5xl text-left">
         <thead class="text-sm text-soft">
           <tr>
             <th class="py-1 pr-4 font-normal">output</th>
@@ -57,7 +59,7 @@
           {#each bench.walked as { row, asExpected } (row.output + row.term + row.knob.id)}
             <tr class="border-t border-rule {asExpected ? '' : 'text-danger'}">
               <td class="py-1 pr-4">{names[row.output] ?? row.output}</td>
-              <td class="py-1 pr-4">{row.falling ? '▼' : '▲'} {row.term}</td>
+              <td class="py-1 pr-4"><Icon sign={row.falling ? 'falls' : 'rises'} /> {row.term}</td>
               <td class="number py-1 pr-4 text-right">{shownValue(row.knob, row.expected)}</td>
               <td class="py-1 pr-4">{row.stays ? 'stays' : 'moves'}</td>
               <td class="number py-1 pr-4 text-right"

@@ -5,6 +5,7 @@
   import Action from '../lib/shell/Action.svelte';
   import type { BenchTests } from './benchTests.svelte';
   import TestStepResult from './TestStepResult.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** A level that is tried: what is expected, how to try it, what was measured; in turn it is measured or left out. */
   interface Props {
@@ -57,7 +58,7 @@
   class="grid min-h-14 items-center gap-x-4 gap-y-1 border-t border-rule py-2 md:grid-cols-[minmax(0,15rem)_12rem_minmax(0,1fr)]"
 >
   <div>
-    <span>{step.held ? '■' : step.falling ? '▼' : '▲'} {step.term}</span>
+    <span><Icon sign={step.held ? 'holds' : step.falling ? 'falls' : 'rises'} /> {step.term}</span>
     <span class="block text-sm text-soft">{step.signal}</span>
   </div>
   <div>

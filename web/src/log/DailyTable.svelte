@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { DailyFigure } from '../lib/api/api';
   import { day, energy, fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
   /** Days as they were written down, the newest first. */
   interface Props {
@@ -12,7 +13,7 @@
 </script>
 
 <div class="mt-4 overflow-x-auto">
-  <table class="text-sm">
+  <table {@attach listed} class="text-sm">
     <thead
       ><tr class="text-right text-soft"
         ><th class="pr-4 text-left font-normal">day</th><th class="pr-4 font-normal">lowest, V</th><th

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { DayOfLog } from '../lib/api/api';
   import { day, energy, fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
   /** Each recorded day, the newest first. */
   let { days }: { days: DayOfLog[] } = $props();
@@ -14,7 +15,7 @@
 <details class="border-t border-rule px-4 md:px-6">
   <summary class="opens flex min-h-11 cursor-pointer items-center font-bold">Day by day</summary>
   <div class="overflow-x-auto pb-4">
-    <table class="text-sm">
+    <table {@attach listed} class="text-sm">
       <thead>
         <tr class="text-left text-soft">
           <th class="pr-4 font-normal">day</th>

@@ -2,6 +2,7 @@
   import { capital, day } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import type { Book } from './book.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** What is due and when, and how often. */
   interface Props {
@@ -32,7 +33,8 @@
     <li class="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-3 border-t border-rule py-1">
       <div>
         <p class={one.due < today ? 'font-bold' : ''}>
-          {one.due < today ? '△ ' : ''}{capital(words(one.kind))}
+          {#if one.due < today}<Icon sign="caution" />{/if}
+          {capital(words(one.kind))}
         </p>
         <p class="number text-sm text-soft">
           {day(one.due)}{one.due < today ? ', overdue' : ''}; {one.last

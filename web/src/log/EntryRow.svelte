@@ -5,6 +5,7 @@
   import { partName } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import type { Book } from './book.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** An entry of the log: its numbers, what they say, and what can be done with it. */
   interface Props {
@@ -63,7 +64,10 @@
   {#if of.cells.length > 0}<p class="number text-sm whitespace-normal">
       {of.cells.map(believable).join('  ')}
     </p>{/if}
-  {#if entry.says.says}<p>{entry.says.isCaution ? '△ ' : ''}{entry.says.says}</p>{/if}
+  {#if entry.says.says}<p>
+      {#if entry.says.isCaution}<Icon sign="caution" />{/if}
+      {entry.says.says}
+    </p>{/if}
   {#if of.note}<p class="max-w-3xl whitespace-pre-line">{of.note}</p>{/if}
   {#if entry.photos.length > 0}
     <ul class="flex flex-wrap gap-2 py-1">

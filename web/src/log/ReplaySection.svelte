@@ -6,6 +6,7 @@
   import { partName } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import type { Recorded } from './recorded.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** What the rules of a revision would have switched on what was recorded. */
   interface Props {
@@ -59,7 +60,10 @@
           </p>
           {#if one.divergence}
             <p>
-              △ first other than recorded at {minute(Date.parse(one.divergence.at), zone)}: it would have been
+              <Icon sign="caution" /> first other than recorded at {minute(
+                Date.parse(one.divergence.at),
+                zone,
+              )}: it would have been
               {one.divergence.wouldBeClosed ? 'closed' : 'open'}{one.divergence.reason
                 ? `, ${one.divergence.reason}`
                 : ''}

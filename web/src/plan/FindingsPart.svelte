@@ -84,7 +84,7 @@
           {#if finding.check === 'BeyondTheDevice'}
             <a
               class="flex min-h-11 items-center text-sm underline"
-              href="#/site/{editor.site}/season/compare?as-written">What that does, both on the tape</a
+              href="#/site/{editor.site}/season/tape?as-written">What that does, both on the tape</a
             >
           {/if}
           {#if !readonly}<Dismiss {editor} {finding} />{/if}

@@ -6,6 +6,7 @@
   import type { PlanEditor } from './planEditor.svelte';
   import Fields from './system/Fields.svelte';
   import { schemaOf } from './system/schema';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** An entry of a device's menu: what it sets, in one line; opened, all of it. */
   interface Props {
@@ -67,7 +68,7 @@
           class="min-h-11 min-w-11"
           aria-label="Move {knob.label} {by < 0 ? 'up' : 'down'}"
           disabled={by < 0 ? at === 0 : at === profile.knobs.length - 1}
-          onclick={() => move(by)}>{by < 0 ? '↑' : '↓'}</button
+          onclick={() => move(by)}><Icon sign={by < 0 ? 'up' : 'down'} /></button
         >
       {/each}
       <button

@@ -47,7 +47,7 @@
     taken = false;
     asked.days = days;
     asked.climate = season.asked.climate;
-    const body = { run: asked.inputs(plan), question: { runs, seed: 1, loadSpread: spread / 100 } };
+    const body = { run: asked.inputs(plan), question: { runs, weatherNumber: 1, loadSpread: spread / 100 } };
     void work.begin(() =>
       api.POST('/api/season/{siteId}/absences', { params: { path: { siteId: season.site } }, body }),
     );

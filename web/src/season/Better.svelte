@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Comparison } from '../lib/api/api';
   import { betterOrWorse } from './better';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** Says whether the second of two runs is better or worse in a figure. */
   let { figure }: { figure: Comparison['figures'][number] } = $props();
@@ -10,6 +11,6 @@
 
 {#if says}
   <span class="font-bold whitespace-nowrap {says === 'worse' ? 'text-danger' : 'text-battery'}"
-    >{says === 'worse' ? '▾' : '▴'} {says}</span
+    ><Icon sign={says === 'worse' ? 'down' : 'up'} /> {says}</span
   >
 {/if}

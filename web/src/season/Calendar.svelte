@@ -3,14 +3,25 @@
   import { energy } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import { calendar, SHOWN, type Shows } from './calendar';
+  import type { Span } from './spans.svelte';
 
-  /** The days of a run; one that is chosen is shown on the tape. */
-  let { days, choose }: { days: DaySummary[]; choose: (day: number) => void } = $props();
+  /** The days of a run; one that is chosen is shown on the tape, and those that are shown there are framed. */
+  interface Props {
+    days: DaySummary[];
+    choose: (day: number) => void;
+    shown?: Span | undefined;
+  }
+  let { days, choose, shown }: Props = $props();
 
   let shows = $state<Shows>('lowest');
   let focused = $state(0);
   let grid = $state<HTMLElement>();
   const months = $derived(calendar(days, shows, energy));
+  const isShown = $derived((index: number) => {
+    const begins = days[index]?.startSeconds ?? 0;
+    const ends = days[index + 1]?.startSeconds ?? Infinity;
+    return shown !== undefined && begins < shown.to && ends > shown.from;
+  });
   const colour = $derived(shows === 'lowest' ? 'battery' : shows === 'surplus' ? 'sun' : 'ink');
 
   function keys(event: KeyboardEvent) {
@@ -56,7 +67,8 @@
         <span class="w-20 shrink-0 text-sm whitespace-nowrap">{month.name}</span>
         {#each month.cells as cell (cell.index)}
           <button
-            class="day {cell.unserved ? 'mark' : ''}"
+            class="day {cell.unserved ? 'mark' : ''} {isShown(cell.index) ? 'shown' : ''}"
+            aria-current={isShown(cell.index) ? 'true' : undefined}
             style:grid-column={cell.day}
             style:margin-left={cell === month.cells[0]
               ? `calc((var(--cell) + 1px) * ${cell.day - 1})`
@@ -98,6 +110,9 @@
   .mark {
     background-image: linear-gradient(135deg, var(--danger) 0 4px, transparent 4px);
     box-shadow: inset 0 -3px 0 var(--danger);
+  }
+  .shown {
+    border-block: 3px solid var(--ink);
   }
   .day:hover {
     outline: 2px solid var(--ink);

@@ -77,8 +77,8 @@
       min="0"
       max="999999"
       step="1"
-      value={asked.seed}
-      onchange={(event) => (asked.seed = bounded(event.currentTarget, asked.seed))}
+      value={asked.weatherNumber}
+      onchange={(event) => (asked.weatherNumber = bounded(event.currentTarget, asked.weatherNumber))}
     />
   </label>
   {#if onlyDays}

@@ -2,14 +2,17 @@
   import type { Snippet } from 'svelte';
   import type { WeatherFileAbout } from '../lib/api/api';
   import type { Conditions } from './conditions.svelte';
+  import Icon from '../lib/shell/Icon.svelte';
 
   /** The conditions of a run in one line, which opens to change them. */
   interface Props {
     asked: Conditions;
     files?: WeatherFileAbout[];
+    /** Of another run on the same days: these are not said again. */
+    otherwise?: boolean;
     children: Snippet;
   }
-  let { asked, files = [], children }: Props = $props();
+  let { asked, files = [], otherwise = false, children }: Props = $props();
 </script>
 
 <details class="no-print conditions min-w-0 grow">
@@ -17,10 +20,8 @@
     class="flex min-h-11 cursor-pointer items-center gap-2"
     title="Change days, weather, battery or load"
   >
-    <span class="min-w-0">{asked.says(files)}</span>
-    <svg viewBox="0 0 12 8" class="size-3 shrink-0" aria-hidden="true"
-      ><path d="M1 1.5l5 5 5-5" fill="none" stroke="currentColor" stroke-width="1.8" /></svg
-    >
+    <span class="min-w-0">{otherwise ? asked.saysOtherwise(files) : asked.says(files)}</span>
+    <Icon sign="opens" />
   </summary>
   <div class="grid gap-4 pb-4">{@render children()}</div>
 </details>
@@ -30,7 +31,7 @@
     text-decoration: underline;
     text-underline-offset: 4px;
   }
-  details[open] > summary svg {
+  details[open] > summary :global(svg) {
     transform: rotate(180deg);
   }
 </style>

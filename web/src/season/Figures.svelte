@@ -1,14 +1,22 @@
 <script lang="ts">
-  import type { Plan, RunSummary } from '../lib/api/api';
+  import type { DaySummary, Plan, RunPart, RunSummary } from '../lib/api/api';
   import CostByTime from './CostByTime.svelte';
   import Tariff from './Tariff.svelte';
   import { duration, fixed, minute } from '../lib/sentence/quantity';
 
-  /** The extremes of a run, its generators, and what the battery went through. */
-  let { run, plan }: { run: RunSummary; plan: Plan } = $props();
+  /** The extremes of a run or of a part of it, its generators, and what the battery of a whole run went through. */
+  interface Props {
+    run: Pick<RunPart, 'lowestStateOfCharge' | 'lowestBatteryVolts' | 'generators' | 'feeders'>;
+    /** When the run begins (ms). */
+    start: number;
+    days: DaySummary[];
+    battery?: RunSummary['battery'] | undefined;
+    plan: Plan;
+  }
+  let { run, start, days, battery, plan }: Props = $props();
 
   const zone = $derived(plan.site.location.timeZone);
-  const at = $derived((seconds: number) => minute(Date.parse(run.start) + seconds * 1000, zone));
+  const at = $derived((seconds: number) => minute(start + seconds * 1000, zone));
   const costs = (feeder: RunSummary['feeders'][number]) =>
     feeder.bands.some((band) => band.importKilowattHours > 0 || band.exportKilowattHours > 0);
   const sourceName = (id: string) => plan.site.acSources?.find((one) => one.id === id)?.name ?? id;
@@ -48,14 +56,16 @@
         duration(Math.round(feeder.outageSeconds / 60) * 60),
       )}
     {/each}
-    {@render row('battery: full cycles of wear', fixed(run.battery.equivalentFullCycles, 1))}
-    {@render row(
-      'battery: lowest and highest temperature',
-      `${fixed(run.battery.lowestCelsius, 0)} to ${fixed(run.battery.highestCelsius, 0)} °C`,
-    )}
+    {#if battery}
+      {@render row('battery: full cycles of wear', fixed(battery.equivalentFullCycles, 1))}
+      {@render row(
+        'battery: lowest and highest temperature',
+        `${fixed(battery.lowestCelsius, 0)} to ${fixed(battery.highestCelsius, 0)} °C`,
+      )}
+    {/if}
   </dl>
 </section>
 {#each run.feeders.filter(costs) as feeder (feeder.feeder)}
   <Tariff {feeder} name={sourceName(feeder.feeder)} />
 {/each}
-{#if run.feeders.some(costs)}<CostByTime days={run.days} />{/if}
+{#if run.feeders.some(costs)}<CostByTime {days} />{/if}

@@ -3,19 +3,19 @@
   import Better from './Better.svelte';
   import { tells } from './better';
   import { fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
   /** The figures of two runs side by side; bold where the difference is more than what tells nothing. */
-  let { figures }: { figures: Comparison['figures'] } = $props();
+  let { figures, heads }: { figures: Comparison['figures']; heads: string[] } = $props();
 </script>
 
-<section class="overflow-x-auto px-4 pt-4 pb-8 md:px-6" aria-labelledby="figures">
-  <h2 id="figures">Figures</h2>
-  <table class="mt-2 w-full max-w-4xl">
+<section aria-labelledby="both">
+  <h2 id="both">Both</h2>
+  <table {@attach listed} class="mt-2 w-full max-w-4xl">
     <thead class="text-sm text-soft">
       <tr>
         <th class="py-1 text-left font-normal">figure</th>
-        {#each ['first', 'second', 'difference'] as head (head)}<th class="py-1 pl-4 text-right font-normal"
-            >{head}</th
+        {#each [...heads, 'difference'] as head (head)}<th class="py-1 pl-4 text-right font-normal">{head}</th
           >{/each}
         <th></th>
       </tr>

@@ -10,8 +10,10 @@
     to: number;
     trace: Trace;
     second?: Trace | undefined;
+    /** What the second is called. */
+    name?: string | undefined;
   }
-  let { from, to, trace, second }: Props = $props();
+  let { from, to, trace, second, name = 'the second' }: Props = $props();
 
   const MINUTE = 60;
   const HOUR = 3600;
@@ -22,5 +24,5 @@
 
 <p class="mx-2 mt-1 border-l-4 border-ink pl-3" role="status">
   <strong>In these {duration(long)}</strong>: {holds(trace)}.
-  {#if second}<br /><strong>In the second</strong>: {holds(second)}.{/if}
+  {#if second}<br /><strong>With {name}</strong>: {holds(second)}.{/if}
 </p>

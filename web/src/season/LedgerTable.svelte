@@ -1,11 +1,11 @@
 <script lang="ts">
-  import type { Plan, RunSummary } from '../lib/api/api';
+  import type { LedgerInWattHours, Plan } from '../lib/api/api';
   import { energy, fixed } from '../lib/sentence/quantity';
   import FlowPicture from './FlowPicture.svelte';
 
-  let { run: answer, plan }: { run: RunSummary; plan: Plan } = $props();
+  /** Where energy came from and went, in a run or in a part of it. */
+  let { ledger, plan }: { ledger: LedgerInWattHours; plan: Plan } = $props();
 
-  const ledger = $derived(answer.ledger);
   const fell = $derived(Math.max(0, -ledger.storedIncrease));
   const grew = $derived(Math.max(0, ledger.storedIncrease));
   const loss = $derived(

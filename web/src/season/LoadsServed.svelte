@@ -1,9 +1,10 @@
 <script lang="ts">
-  import type { Plan, RunSummary } from '../lib/api/api';
+  import type { Plan, RunPart } from '../lib/api/api';
   import { energy, fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
-  /** How each load was served. */
-  let { run, plan }: { run: RunSummary; plan: Plan } = $props();
+  /** How each load was served, in a run or in a part of it. */
+  let { run, plan }: { run: Pick<RunPart, 'ledger' | 'loads'>; plan: Plan } = $props();
 
   const loads = $derived(
     plan.site.loads.map((load) => {
@@ -23,7 +24,7 @@
 <section aria-labelledby="service">
   <h2 id="service">How loads were served</h2>
   <div class="overflow-x-auto">
-    <table class="mt-2 w-full text-left">
+    <table {@attach listed} class="mt-2 w-full text-left">
       <thead class="text-sm text-soft">
         <tr>
           <th class="py-1 font-normal">load</th>

@@ -7,6 +7,7 @@
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { Conditions } from './conditions.svelte';
+  import { listed } from '../lib/shell/listed';
 
   /** The place's months that seeded years are made from: what its latitude suggests, or what somebody knows better. */
   let { asked, site, latitude }: { asked: Conditions; site: string; latitude: number } = $props();
@@ -45,7 +46,7 @@
 {#if problem}<Trouble {problem} retry={() => load(site, latitude)} />{/if}
 {#if shown}
   <div class="overflow-x-auto">
-    <table class="text-sm">
+    <table {@attach listed} class="text-sm">
       <thead>
         <tr
           ><th></th>{#each NAMES as month (month)}<th class="font-normal text-soft">{month}</th>{/each}</tr

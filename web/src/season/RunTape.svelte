@@ -14,6 +14,7 @@
   import type { RecordedBeside } from './beside.svelte';
   import InThese from './InThese.svelte';
   import type { RunWindow, SeasonRun } from './run.svelte';
+  import type { Beside } from './secondRun.svelte';
   import Simulated from './Simulated.svelte';
   import type { Spans } from './spans.svelte';
   import TapeGroup from './TapeGroup.svelte';
@@ -28,9 +29,8 @@
     spans: Spans;
     looked: RunWindow;
     lines: Line[];
-    second?: RunWindow;
-    /** The second run as a whole. */
-    secondRun?: RunSummary;
+    /** Another run on the same axes. */
+    second?: Beside | undefined;
     picked?: number | undefined;
     pick?: SeasonRun['pick'];
     /** What else can be chosen beside the zoom. */
@@ -40,21 +40,7 @@
     /** What was recorded at the site. */
     recorded?: RecordedBeside;
   }
-  let {
-    id,
-    run,
-    plan,
-    spans,
-    looked,
-    lines,
-    second,
-    secondRun,
-    picked,
-    pick,
-    beside,
-    live,
-    recorded,
-  }: Props = $props();
+  let { id, run, plan, spans, looked, lines, second, picked, pick, beside, live, recorded }: Props = $props();
 
   const tape = import('../lib/tape/Tape.svelte');
   let width = $state(0);
@@ -62,26 +48,28 @@
   const zone = $derived(plan.site.location.timeZone);
   const names = $derived(partNames(plan));
   const view = $derived(looked.view);
+  const other = $derived(second?.window.view);
   const from = $derived(view?.trace.fromSeconds ?? 0);
   const to = $derived(
     view ? Math.round((from + view.trace.bucketSeconds * view.trace.usedWatts.length) * 1000) / 1000 : 0,
   );
   const start = $derived(Date.parse(run.start));
   const secondCounts = $derived(
-    spans.chosen
-      ? second && countsOf(second.marks, second.total)
-      : secondRun && Object.fromEntries(secondRun.outputs.map((one) => [one.output, one.switchings])),
+    second &&
+      (spans.chosen
+        ? countsOf(second.window.marks, second.window.total)
+        : Object.fromEntries(second.run.outputs.map((one) => [one.output, one.switchings]))),
   );
 
   $effect(() => {
     // What is chosen may belong to a longer run that is still going on.
     const { from, to } = spans.chosen ?? { from: 0, to: run.durationSeconds };
     const buckets = width - 80;
-    const of = id;
+    const [of, beside] = [id, second];
     if (buckets > 0 && from < run.durationSeconds) {
       untrack(() => {
         void looked.look(of, from, to, buckets);
-        void second?.look(of, from, to, buckets);
+        void beside?.window.look(beside.id, from, to, buckets);
       });
     }
   });
@@ -98,7 +86,7 @@
     <ZoomBar {spans} hovered={hovered === undefined ? undefined : minute(start + hovered * 1000, zone)} />
   </div>
   {#if spans.chosen && view}
-    <InThese {from} {to} trace={view.trace} second={second?.view?.trace} />
+    <InThese {from} {to} trace={view.trace} second={other?.trace} name={second?.name} />
   {/if}
   {#if looked.problem}<Trouble problem={looked.problem} />{/if}
   {#if view}
@@ -106,7 +94,7 @@
       {#await tape then { default: Tape }}
         <Tape
           shown={{ trace: view.trace, start: start / 1000, recorded: recorded?.beside(view.trace) }}
-          second={second?.view?.trace}
+          second={other && second && { trace: other.trace, name: second.name }}
           now={live?.volts}
           {lines}
           {zone}
@@ -134,7 +122,7 @@
       <Lanes
         outputs={run.outputs}
         lanes={view.lanes}
-        second={second?.view?.lanes}
+        second={other?.lanes}
         part={spans.chosen !== undefined}
         counts={spans.chosen && countsOf(looked.marks, looked.total)}
         {secondCounts}

@@ -6,7 +6,6 @@
   import { editorOf } from '../plan/editors';
   import SaveState from '../plan/SaveState.svelte';
   import AbsencePart from './AbsencePart.svelte';
-  import ComparePart from './ComparePart.svelte';
   import { runOf } from './run.svelte';
   import TapePart from './TapePart.svelte';
   import YearsPart from './YearsPart.svelte';
@@ -16,13 +15,12 @@
   const editor = $derived(editorOf(params.site));
   const season = $derived(runOf(params.site));
   const plan = $derived(editor.plan);
-  const part = $derived(params.part ?? 'tape');
   const tabs = [
     { key: 'tape', name: 'Tape' },
     { key: 'absence', name: 'Until I am back' },
-    { key: 'compare', name: 'Compare' },
     { key: 'years', name: 'Years' },
   ];
+  const part = $derived(tabs.find((one) => one.key === params.part)?.key ?? 'tape');
 </script>
 
 <Frame title={plan?.site.name ?? 'Season'} site={params.site} place="season">
@@ -42,8 +40,6 @@
     </div>
   {:else if part === 'absence'}
     <AbsencePart {editor} {plan} {season} />
-  {:else if part === 'compare'}
-    <ComparePart {plan} {season} />
   {:else if part === 'years'}
     <YearsPart {plan} {season} />
   {:else}

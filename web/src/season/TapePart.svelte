@@ -1,27 +1,25 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
-  import { api, outcome } from '../lib/api/client';
-  import type { Plan, WeatherFileAbout } from '../lib/api/api';
+  import type { Plan } from '../lib/api/api';
   import Action from '../lib/shell/Action.svelte';
   import { SiteNow } from '../lib/live/siteNow.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { PlanEditor } from '../plan/planEditor.svelte';
   import { RecordedBeside } from './beside.svelte';
-  import ByHandPart from './ByHandPart.svelte';
   import Chain from './Chain.svelte';
-  import ConditionsForm from './ConditionsForm.svelte';
-  import ConditionsLine from './ConditionsLine.svelte';
   import EventList from './EventList.svelte';
   import Exports from './Exports.svelte';
   import LevelsOf from './LevelsOf.svelte';
-  import { linesOf } from './lines';
-  import Months from './Months.svelte';
-  import Otherwise from './Otherwise.svelte';
+  import { bothLines, linesOf } from './lines';
   import RunTape from './RunTape.svelte';
   import type { SeasonRun } from './run.svelte';
+  import SeasonConditions from './SeasonConditions.svelte';
   import RunParts from './RunParts.svelte';
+  import { secondOf } from './secondRun.svelte';
+  import StripAbove from './StripAbove.svelte';
   import Verdict from './Verdict.svelte';
-  import WeatherFiles from './WeatherFiles.svelte';
+  import WhatDiffers from './WhatDiffers.svelte';
+  import With from './With.svelte';
   import WorkBar from './WorkBar.svelte';
 
   let { editor, plan, season }: { editor: PlanEditor; plan: Plan; season: SeasonRun } = $props();
@@ -29,17 +27,18 @@
   const WAIT = 250;
   /** So much of the tape is shown around an instant of the verdict (s). */
   const AROUND = 6 * 3600;
-  const asked = $derived(season.asked);
   const done = $derived(season.done);
   const run = $derived(done?.run);
   const names = $derived(Object.fromEntries(plan.program.outputs.map((one) => [one.id, one.name])));
-  let files = $state.raw<WeatherFileAbout[]>([]);
   let chosen = $state<string>();
   const withLevels = $derived(
     plan.program.outputs.filter((one) => run?.levels.some((level) => level.output === one.id)),
   );
   const of = $derived(chosen ?? withLevels[0]?.id);
-  const lines = $derived(linesOf(run?.levels ?? [], names, of));
+  const second = $derived(secondOf(season.site));
+  const other = $derived(second.besideOf(done?.work.id));
+  const own = $derived(linesOf(run?.levels ?? [], names, of));
+  const lines = $derived(other ? bothLines(own, linesOf(other.run.levels, names, of), other.name) : own);
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
   const zone = $derived(plan.site.location.timeZone);
   let ready = $state(false);
@@ -48,10 +47,6 @@
   const recorded = $derived(new RecordedBeside(season.site));
 
   onMount(async () => {
-    const answer = await outcome(
-      api.GET('/api/sites/{siteId}/weather-files', { params: { path: { siteId: season.site } } }),
-    );
-    files = answer.data ?? [];
     await recorded.load();
     await season.resume(() => (ready = true));
     ready = true;
@@ -67,30 +62,18 @@
 </script>
 
 <div class="flex flex-wrap items-start gap-x-6 px-4 pt-2 md:px-6">
-  <ConditionsLine {asked} {files}>
-    <ConditionsForm {asked} {files} moved={() => season.spans.show(undefined)} />
-    <Otherwise {asked} />
-    {#if editor.reading?.requests.length}
-      <ByHandPart {asked} {plan} requests={editor.reading.requests} />
-    {/if}
-    {#if asked.weather === 'PLACE'}
-      <Months {asked} site={season.site} latitude={plan.site.location.latitudeDegrees} />
-    {/if}
-    <WeatherFiles
-      site={season.site}
-      zone={plan.site.location.timeZone}
-      taken={(file) => {
-        files = [file, ...files.filter((one) => one.id !== file.id)];
-        asked.weather = file.id;
-      }}
-    />
-  </ConditionsLine>
+  <SeasonConditions {editor} {plan} {season} />
+  <With {plan} {season} {second} />
   <div class="w-full md:w-96">
     <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
   </div>
 </div>
 {#if done && run}
-  <Verdict {run} {zone} show={(seconds) => season.visit(seconds, AROUND)} />
+  {#if other}
+    <WhatDiffers comparison={other.comparison} name={other.name} />
+  {:else}
+    <Verdict {run} {zone} show={(seconds) => season.visit(seconds, AROUND)} />
+  {/if}
   <div class="grid grid-cols-1 xl:grid-cols-[minmax(0,1fr)_22rem]">
     <div class="min-w-0">
       <RunTape
@@ -100,6 +83,7 @@
         spans={season.spans}
         looked={season.looked}
         {lines}
+        second={other}
         picked={season.picked}
         pick={season.pick.bind(season)}
         {live}
@@ -130,12 +114,14 @@
   <div class="h-[720px] p-6 text-soft" role="status">Running the season</div>
 {/if}
 {#if run || days.length > 0}
+  <StripAbove trace={season.looked.view?.trace} start={Date.parse(run?.start ?? '')} {zone} />
   <RunParts
     {editor}
     {plan}
+    {season}
     {run}
     {days}
-    isPart={season.spans.chosen !== undefined}
+    beside={other}
     choose={(day) => {
       // A day that the clocks change on has 23 or 25 hours.
       const days = run?.days ?? [];

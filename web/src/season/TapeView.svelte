@@ -45,8 +45,8 @@
   });
 
   $effect(() => {
-    const { from, weather, seed, meanCelsius } = season.asked;
-    void [from, season.days, weather, seed, meanCelsius, season.spans.chosen];
+    const { from, weather, weatherNumber, meanCelsius } = season.asked;
+    void [from, season.days, weather, weatherNumber, meanCelsius, season.spans.chosen];
     const now = plan;
     const buckets = width;
     if (now && buckets > 0) untrack(() => season.run(now, buckets - 80));

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { FeederFigures } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
   /** What a feeder cost in a run, by price band. */
   let { feeder, name }: { feeder: FeederFigures; name: string } = $props();
@@ -18,7 +19,7 @@
 <section class="mt-4 max-w-3xl" aria-labelledby="tariff-{feeder.feeder}">
   <h2 id="tariff-{feeder.feeder}">{name}: what it cost</h2>
   <div class="overflow-x-auto">
-    <table class="mt-1 w-full">
+    <table {@attach listed} class="mt-1 w-full">
       <thead class="text-sm text-soft">
         <tr>
           <th class="py-1 text-left font-normal">band</th>

@@ -4,7 +4,7 @@
   import { tells } from './better';
 
   /** What changed between two runs, and what that did. */
-  let { comparison }: { comparison: Comparison } = $props();
+  let { comparison, name }: { comparison: Comparison; name: string } = $props();
 
   /** So many differences stand first. */
   const MOST_TOLD = 5;
@@ -14,28 +14,27 @@
   );
 </script>
 
-<section
-  class="grid gap-x-8 gap-y-4 px-4 py-4 md:px-6 xl:grid-cols-2"
-  aria-label="What changed, and what it did"
->
-  <div>
-    <h2>What changed</h2>
-    <ul class="mt-1 list-disc pl-5">
-      {#each comparison.changed as says (says)}<li>{says}</li>{:else}
-        <li>Nothing in the plan; the weather, the battery’s age or the load may differ.</li>{/each}
-    </ul>
-  </div>
-  <div>
-    <h2>What it did</h2>
-    <ul class="mt-1 list-disc pl-5">
-      {#each told.slice(0, MOST_TOLD) as { figure, says } (figure.what)}<li>
-          {says}
-          <Better {figure} />
-        </li>{:else}
-        <li>Nothing that counts: all figures are as before, nearly.</li>{/each}
-    </ul>
-    {#if comparison.did.length > MOST_TOLD}
-      <p class="text-sm text-soft">and {comparison.did.length - MOST_TOLD} more, in bold below</p>
-    {/if}
-  </div>
+<section class="px-4 pt-1 pb-3 md:px-6" aria-label="What changed, and what it did">
+  {#each told.slice(0, MOST_TOLD) as { figure, says }, i (figure.what)}
+    <p
+      class={i === 0
+        ? 'text-[1.375rem] leading-8 font-bold text-balance md:text-[1.875rem] md:leading-10'
+        : 'mr-4 inline-block'}
+    >
+      {says}
+      <Better {figure} />
+    </p>
+  {:else}
+    <p class="text-[1.375rem] leading-8 font-bold md:text-[1.875rem] md:leading-10">
+      Nothing that counts: all figures are as with {name}, nearly.
+    </p>
+  {/each}
+  {#if told.length > MOST_TOLD}
+    <p class="inline-block text-sm text-soft">and {told.length - MOST_TOLD} more, in bold under Both</p>
+  {/if}
+  <ul class="mt-1 text-soft">
+    {#each comparison.changed as says (says)}<li>{says}</li>{:else}
+      <li>Nothing in the plan differs; the weather, the battery’s age or the load may.</li>{/each}
+  </ul>
+  <p class="text-soft">Simulated: no proof of safety.</p>
 </section>

@@ -51,7 +51,7 @@
     season.asked.from = january;
     season.asked.days = 365;
     season.asked.weather = 'PLACE';
-    season.asked.seed = year.seed;
+    season.asked.weatherNumber = year.weatherNumber;
     season.spans.show({ from, to: from + 14 * 86_400 });
     void push(`/site/${season.site}/season/tape`);
   }
@@ -89,7 +89,7 @@
         <h2>The worst fortnight</h2>
         <p class="mt-1">
           From <span class="number">{day(worst.worst.from, 'UTC')}</span>, weather no.
-          <span class="number">{worst.seed}</span>: the sun had
+          <span class="number">{worst.weatherNumber}</span>: the sun had
           <span class="number">{energy(worst.worst.arrayJoules / 3600)}</span>, loads wanted
           <span class="number">{energy(worst.worst.wantedJoules / 3600)}</span>; the battery came down to
           <span class="number">{fixed(worst.worst.lowestStateOfCharge * 100, 0)} %</span>.

@@ -1,6 +1,7 @@
 <script lang="ts">
   import type { Year } from '../lib/api/api';
   import { day, energy, fixed } from '../lib/sentence/quantity';
+  import { listed } from '../lib/shell/listed';
 
   /** The figures of each year, and the least, the middle and the most of all. */
   let { years }: { years: Year[] } = $props();
@@ -30,7 +31,7 @@
 </script>
 
 <div class="overflow-x-auto">
-  <table class="w-full max-w-5xl text-right">
+  <table {@attach listed} class="w-full max-w-5xl text-right">
     <thead class="text-sm text-soft">
       <tr>
         <th class="py-1 text-left font-normal">weather no.</th>
@@ -39,9 +40,9 @@
       </tr>
     </thead>
     <tbody>
-      {#each years as year (year.seed)}
+      {#each years as year (year.weatherNumber)}
         <tr class="border-t border-rule">
-          <th class="number py-1 text-left font-normal">{year.seed}</th>
+          <th class="number py-1 text-left font-normal">{year.weatherNumber}</th>
           {#each shown as [name, of, say] (name)}<td class="number py-1 pl-4">{say(of(year))}</td>{/each}
           <td class="number py-1 pl-4">{year.worst ? day(year.worst.from, 'UTC') : ''}</td>
         </tr>

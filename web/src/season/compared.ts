@@ -1,14 +1,42 @@
-import type { Plan } from '../lib/api/api';
+import { shownNumber } from '../lib/along/local';
+import type { Plan, Revision } from '../lib/api/api';
 import { withPlace } from '../lib/plan/planPath';
 
-/** What can be compared beside the kept revisions, as numbers that no revision has. */
-export const NOW = -1;
+/** What can stand beside the plan as it is now, besides the kept revisions: as numbers that no revision has. */
+export const OTHERWISE = -1;
 export const WITHOUT_WINDOWS = -2;
 export const AS_WRITTEN = -3;
 
+/** What a second run is called. */
+export const nameOf = (chosen: number) =>
+  chosen === OTHERWISE
+    ? 'the other conditions'
+    : chosen === WITHOUT_WINDOWS
+      ? 'no windows'
+      : chosen === AS_WRITTEN
+        ? 'all as written'
+        : `revision ${shownNumber(chosen)}`;
+
+/** Each that can be chosen at a plan, with what it says. */
+export function choicesFor(plan: Plan, revisions: Revision[]): [number, string][] {
+  return [
+    [OTHERWISE, 'other weather, battery or load'],
+    ...(plan.program.ac?.windows?.length
+      ? [[WITHOUT_WINDOWS, 'the same without its windows'] as [number, string]]
+      : []),
+    ...(plan.program.devices?.length
+      ? [[AS_WRITTEN, 'the same as written, whatever devices make of it'] as [number, string]]
+      : []),
+    ...revisions.map((one): [number, string] => [
+      one.number,
+      `${nameOf(one.number)}${one.name ? `: ${one.name}` : ''}`,
+    ]),
+  ];
+}
+
 /** The plan at hand in one of these ways; none for the number of a revision. */
 export function variantOf(plan: Plan, number: number): Plan | undefined {
-  if (number === NOW) return plan;
+  if (number === OTHERWISE) return plan;
   if (number === WITHOUT_WINDOWS) return withoutWindows(plan);
   if (number === AS_WRITTEN) return asWritten(plan);
   return undefined;

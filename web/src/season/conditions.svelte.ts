@@ -16,7 +16,7 @@ export class Conditions {
   days = $state(14);
   /** One of {@link WEATHERS} or the id of a weather file. */
   weather = $state('PLACE');
-  seed = $state(1);
+  weatherNumber = $state(1);
   meanCelsius = $state(5);
   /** The place's months where they are set; otherwise its latitude suggests them. */
   climate = $state.raw<Climate>();
@@ -56,6 +56,11 @@ export class Conditions {
       this.days >= 1000
         ? `${Math.round(this.days / 365)} years`
         : `${this.days} ${this.days === 1 ? 'day' : 'days'}`;
+    return `${days} from ${dayWritten(this.from)}, ${this.saysOtherwise(files)}`;
+  }
+
+  /** The same of another run on the same days: weather, battery and load. */
+  saysOtherwise(files: { id: string; name: string }[] = []): string {
     const file = files.find((one) => one.id === this.weather);
     const weather = WEATHERS.find(([kind]) => kind === this.weather)?.[1] ?? `file ${file?.name ?? ''}`;
     const mean = ['CLEAR', 'MIXED', 'DULL'].includes(this.weather) ? ` at ${this.meanCelsius} °C` : '';
@@ -70,12 +75,7 @@ export class Conditions {
         : [`${this.byHand.length} ${this.byHand.length === 1 ? 'thing' : 'things'} done by hand`]),
     ];
     const rest = this.differs ? others : [...others, 'battery as it is'];
-    return [
-      `${days} from ${dayWritten(this.from)}`,
-      `${weather}${mean}`,
-      `weather no. ${this.seed}`,
-      ...rest,
-    ].join(', ');
+    return [`${weather}${mean}`, `weather no. ${this.weatherNumber}`, ...rest].join(', ');
   }
 
   /** All that a run of a plan is made from. */
@@ -86,7 +86,7 @@ export class Conditions {
       from: this.from,
       days: this.days,
       weather: this.choice,
-      seed: this.seed,
+      weatherNumber: this.weatherNumber,
       ...(this.differs
         ? {
             circumstances: {
@@ -108,10 +108,10 @@ export class Conditions {
   }
 
   /** Asks for what a run was made from. */
-  take({ from, days, weather, seed, circumstances }: RunInputs) {
+  take({ from, days, weather, weatherNumber, circumstances }: RunInputs) {
     this.from = from;
     this.days = days;
-    this.seed = seed;
+    this.weatherNumber = weatherNumber;
     this.weather = weather.file ?? weather.days ?? 'PLACE';
     this.meanCelsius = weather.meanCelsius ?? this.meanCelsius;
     this.climate = weather.place?.climate;

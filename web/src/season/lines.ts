@@ -21,16 +21,14 @@ export function linesOf(
     }));
 }
 
-/** The thresholds of two plans: one line where they agree, otherwise each with whose it is. */
-export function bothLines(first: Line[], second: Line[]): Line[] {
+/** The thresholds of two plans: one line where they agree, otherwise each with whose it is, the first being as things are now. */
+export function bothLines(now: Line[], second: Line[], name: string): Line[] {
   const key = (line: Line) => `${line.label} ${line.value} ${line.percent}`;
-  const [ofFirst, ofSecond] = [first, second].map((lines) => lines.map(key));
+  const [ofNow, ofSecond] = [now, second].map((lines) => lines.map(key));
   return [
-    ...first.map((line) =>
-      ofSecond?.includes(key(line)) ? line : { ...line, label: `first ${line.label}` },
-    ),
+    ...now.map((line) => (ofSecond?.includes(key(line)) ? line : { ...line, label: `now ${line.label}` })),
     ...second
-      .filter((line) => !ofFirst?.includes(key(line)))
-      .map((line) => ({ ...line, label: `second ${line.label}` })),
+      .filter((line) => !ofNow?.includes(key(line)))
+      .map((line) => ({ ...line, label: `${name} ${line.label}` })),
   ];
 }

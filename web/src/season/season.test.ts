@@ -1,8 +1,8 @@
 import { beforeEach, describe, expect, it, vi } from 'vitest';
-import type { DaySummary, LedgerInWattHours, NumberedEvent, Plan, WorkView } from '../lib/api/api';
+import type { DaySummary, LedgerInWattHours, NumberedEvent, Plan, Revision, WorkView } from '../lib/api/api';
 import { betterOrWorse } from './better';
 import { calendar } from './calendar';
-import { AS_WRITTEN, NOW, variantOf, WITHOUT_WINDOWS } from './compared';
+import { AS_WRITTEN, choicesFor, OTHERWISE, variantOf, WITHOUT_WINDOWS } from './compared';
 import { clockOf, minuteOf, requestSays } from './byHand';
 import { Conditions } from './conditions.svelte';
 import { flowPicture } from './flows';
@@ -149,11 +149,9 @@ it('draws the thresholds of one output by their terms, of all with the outputsâ€
 
 it('draws the thresholds of two plans once where they agree', () => {
   const line = (label: string, value: number) => ({ label, value, percent: false });
-  expect(bothLines([line('LVD', 11), line('LVR', 12)], [line('LVD', 11.5), line('LVR', 12)])).toEqual([
-    line('first LVD', 11),
-    line('LVR', 12),
-    line('second LVD', 11.5),
-  ]);
+  expect(
+    bothLines([line('LVD', 11), line('LVR', 12)], [line('LVD', 11.5), line('LVR', 12)], 'revision 3'),
+  ).toEqual([line('now LVD', 11), line('LVR', 12), line('revision 3 LVD', 11.5)]);
 });
 
 describe('long work', () => {
@@ -255,7 +253,7 @@ describe('what a plan is compared with', () => {
   } as unknown as Plan;
 
   it('is itself without its windows: then it charges at all times, or nothing would', () => {
-    expect(variantOf(plan, NOW)).toBe(plan);
+    expect(variantOf(plan, OTHERWISE)).toBe(plan);
     expect(variantOf(plan, WITHOUT_WINDOWS)?.program.ac).toMatchObject({ charging: 'BOTH', windows: [] });
     expect(plan.program.ac?.windows).toHaveLength(1);
   });
@@ -263,5 +261,18 @@ describe('what a plan is compared with', () => {
   it('is itself as written, whatever its devices make of it; a revision is none of these', () => {
     expect(variantOf(plan, AS_WRITTEN)?.program.devices).toEqual([]);
     expect(variantOf(plan, 3)).toBeUndefined();
+  });
+
+  it('offers only what there is at the site', () => {
+    const bare = { program: { outputs: [] } } as unknown as Plan;
+    expect(choicesFor(bare, []).map(([number]) => number)).toEqual([OTHERWISE]);
+    const revisions = [{ number: 4, name: 'Autumn' }, { number: 3 }] as unknown as Revision[];
+    expect(choicesFor(plan, revisions).map(([, says]) => says)).toEqual([
+      'other weather, battery or load',
+      'the same without its windows',
+      'the same as written, whatever devices make of it',
+      'revision 4: Autumn',
+      'revision 3',
+    ]);
   });
 });

@@ -9,6 +9,7 @@
   import type { Looked } from './fileLook.svelte';
   import FoundColumns from './FoundColumns.svelte';
   import LayoutFields from './LayoutFields.svelte';
+  import Icon from '../shell/Icon.svelte';
 
   /** A file looked at before it is taken: what it holds, which column is what, how it is written. */
   interface Props {
@@ -70,7 +71,7 @@
     {#if look.remembered && !looked.changed}<p class="text-soft">
         Laid out as the last file with these headings was.
       </p>{/if}
-    {#if !looked.changed}{#each look.notes as note (note)}<p>△ {note}</p>{/each}{/if}
+    {#if !looked.changed}{#each look.notes as note (note)}<p><Icon sign="caution" /> {note}</p>{/each}{/if}
     {#if !found}
       <ul class="mt-1" role="alert">
         {#each look.badLines.slice(0, 8) as bad, i (i)}

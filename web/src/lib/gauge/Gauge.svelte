@@ -4,6 +4,7 @@
   import GaugePeg from './GaugePeg.svelte';
   import { GaugeView } from './gaugeView.svelte';
   import { REFERENCE_CELSIUS, ticks, type Peg, type Unit } from './pegs';
+  import Icon from '../shell/Icon.svelte';
 
   interface Props {
     gauge?: Gauge;
@@ -131,10 +132,10 @@
 </div>
 {#if large}
   <ul class="mt-1 flex flex-wrap justify-center gap-x-4 text-sm text-soft">
-    <li>▼ acts when falling</li>
-    <li>▲ when rising</li>
-    <li>▬ held</li>
-    <li>△ hollow: signals only</li>
+    <li><Icon sign="falls" /> acts when falling</li>
+    <li><Icon sign="rises" /> when rising</li>
+    <li><Icon sign="holds" /> held</li>
+    <li><Icon sign="hollow" /> hollow: signals only</li>
   </ul>
 {/if}
 

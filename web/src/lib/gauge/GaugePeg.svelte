@@ -89,7 +89,7 @@
     fill={bright ? 'var(--focus)' : bad ? 'var(--danger)' : 'var(--ink)'}
     font-size={large ? 14 : 12.5}
     ><tspan class="number" font-weight={bold ? 700 : 400}>{fixed(peg.stands, view.digits)}</tspan>{#if large}
-      <tspan dx="7">{bad ? '⚠ ' : ''}{peg.term}{view.named(peg)}</tspan>{/if}</text
+      <tspan dx="7">{bad ? '! ' : ''}{peg.term}{view.named(peg)}</tspan>{/if}</text
   >
   {#if large}
     <rect

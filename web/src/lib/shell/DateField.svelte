@@ -1,6 +1,7 @@
 <script lang="ts">
   import { dayTyped, daysLater, dayWritten } from '../sentence/days';
   import { FIELD } from './fieldLook';
+  import Icon from './Icon.svelte';
 
   /** A day: typed as people write it, stepped by arrows, or taken from the calendar. */
   interface Props {
@@ -92,14 +93,7 @@
       class="absolute right-0 flex h-full w-9 items-center justify-center"
       aria-label="Calendar"
       aria-describedby="{id}-label"
-      onclick={() => calendar?.showPicker()}
-      ><svg viewBox="0 0 16 16" class="size-4" aria-hidden="true"
-        ><path
-          d="M1.5 3.5h13v11h-13zM1.5 6.5h13M4.5 1.5v3M11.5 1.5v3"
-          fill="none"
-          stroke="currentColor"
-        /></svg
-      ></button
+      onclick={() => calendar?.showPicker()}><Icon sign="calendar" class="size-4" /></button
     >
   </span>
   {#if trouble}<span id="{id}-trouble" class="max-w-64 text-sm text-danger" role="alert">{trouble}</span>{/if}

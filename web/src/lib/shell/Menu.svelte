@@ -1,5 +1,6 @@
 <script lang="ts">
   import { tick, type Snippet } from 'svelte';
+  import Icon from './Icon.svelte';
 
   /** Acts of second rank behind one button; Esc, a press outside and an act close it. */
   let { label, children }: { label: string; children: Snippet } = $props();
@@ -36,14 +37,7 @@
     class="flex size-11 items-center justify-center"
     aria-label={label}
     aria-expanded={open}
-    onclick={show}
-    ><svg viewBox="0 0 20 20" class="size-5" fill="currentColor" aria-hidden="true"
-      ><circle cx="4" cy="10" r="1.8" /><circle cx="10" cy="10" r="1.8" /><circle
-        cx="16"
-        cy="10"
-        r="1.8"
-      /></svg
-    ></button
+    onclick={show}><Icon sign="more" class="size-5" /></button
   >
   {#if open}
     <!-- svelte-ignore a11y_click_events_have_key_events -->

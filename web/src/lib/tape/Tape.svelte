@@ -12,7 +12,7 @@
   interface Props {
     shown: Shown;
     /** A second run on the same axes. */
-    second?: Trace | undefined;
+    second?: { trace: Trace; name: string } | undefined;
     lines: Line[];
     zone: string;
     /** Without state of charge, sources and temperature, and lower. */
@@ -72,10 +72,10 @@
     if (!width || !volts || !power || theme.dark === undefined) return;
     const common = { width, zone, choose, hover, start: shown.start, isLit, now: () => untrack(() => now) };
     const plots = [
-      voltageChart(volts, shown, second, lines, height.volts, common),
+      voltageChart(volts, shown, second?.trace, lines, height.volts, common),
       powerChart(power, shown, height.power, common),
     ];
-    if (charge) plots.push(chargeChart(charge, shown, second, lines, height.charge, common));
+    if (charge) plots.push(chargeChart(charge, shown, second?.trace, lines, height.charge, common));
     if (source) plots.push(sourceChart(source, shown, height.source, common));
     if (warmth) plots.push(temperatureChart(warmth, shown, height.warmth, common));
     drawn = plots;
@@ -100,8 +100,8 @@
 
 <div bind:clientWidth={width} class="w-full overflow-hidden">
   <p class="caption">
-    Battery voltage, V{@render value(read.volts)}{#if second}<LineKey line="first">first</LineKey><LineKey
-        line="second">second</LineKey
+    Battery voltage, V{@render value(read.volts)}{#if second}<LineKey line="first">now</LineKey><LineKey
+        line="second">{second.name}</LineKey
       >{/if}{#if recorded}<LineKey line="recorded">{recorded.says}{@render value(wasThere)}</LineKey>{/if}
   </p>
   <div bind:this={volts} style:height="{height.volts}px"></div>

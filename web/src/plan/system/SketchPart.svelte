@@ -48,7 +48,7 @@
       .filter(Boolean)
       .join(', '),
   );
-  const marks = $derived((wrong ? '⚠ ' : '') + (guessed ? '? ' : ''));
+  const marks = $derived((wrong ? '! ' : '') + (guessed ? '? ' : ''));
 </script>
 
 <SketchButton

@@ -412,7 +412,7 @@ public class ApiTest extends OverHttp {
         ObjectNode run = JSON.createObjectNode()
                 .put("from", "2026-10-05")
                 .put("days", 14)
-                .put("seed", 1);
+                .put("weatherNumber", 1);
         run.putObject("weather").put("days", "DULL");
         run.set("plan", json(odd.get("/api/sites/hallgrund/revisions/1")).get("plan"));
         ObjectNode request = JSON.createObjectNode();

@@ -29,7 +29,7 @@ public class LongWorkTest extends OverHttp {
         ObjectNode inputs = JSON.createObjectNode()
                 .put("from", "2026-03-01")
                 .put("days", days)
-                .put("seed", 3);
+                .put("weatherNumber", 3);
         inputs.set(
                 "plan",
                 json(browser.get("/api/sites/" + site + "/revisions/latest")).get("plan"));
@@ -157,7 +157,7 @@ public class LongWorkTest extends OverHttp {
     public void anAbsenceAndAComparisonAreAnswered() throws Exception {
         ObjectNode absence = JSON.createObjectNode();
         absence.set("run", inputs("hallgrund", 14).put("from", "2026-11-20"));
-        absence.putObject("question").put("runs", 8).put("seed", 1).put("loadSpread", 0.1);
+        absence.putObject("question").put("runs", 8).put("weatherNumber", 1).put("loadSpread", 0.1);
         JsonNode answer = until("hallgrund", begin("hallgrund/absences", absence), view -> state(view)
                         .equals("DONE"))
                 .get("absence");
@@ -218,7 +218,7 @@ public class LongWorkTest extends OverHttp {
             until("skarvholm", busy, now -> state(now).equals("CANCELLED"));
             for (int i = 0; i < 4; i++) {
                 ObjectNode years = JSON.createObjectNode().put("count", 4);
-                years.set("run", inputs("hallgrund", 365).put("seed", 10 * i));
+                years.set("run", inputs("hallgrund", 365).put("weatherNumber", 10 * i));
                 begun[i] = begin("hallgrund/years", years);
             }
             until("hallgrund", begun[1], now -> !state(now).equals("WAITING"));
@@ -294,7 +294,7 @@ public class LongWorkTest extends OverHttp {
                 + begin("hallgrund/runs", asked).at("/work/id").asString();
         assertFalse(json(browser.get(path)).has("request"));
         JsonNode told = json(browser.get(path + "?asked=true")).get("request");
-        assertEquals(told.get("seed").asInt(), 3);
+        assertEquals(told.get("weatherNumber").asInt(), 3);
         assertEquals(told.at("/circumstances/loadFactor").asDouble(), 1.5);
         assertEquals(told.get("plan"), asked.get("plan"));
     }

@@ -32,10 +32,10 @@ final class ScenarioOptions {
     private Double seconds;
 
     @Option(
-            names = "--seed",
+            names = {"--weather-number", "--seed"},
             paramLabel = "N",
             description = "weather no.: the same number, the same weather (default ${DEFAULT-VALUE})")
-    private long seed = 1;
+    private long weatherNumber = 1;
 
     @Option(names = "--weather", description = "${COMPLETION-CANDIDATES} (default ${DEFAULT-VALUE})")
     private DayType weather = DayType.DULL;
@@ -67,7 +67,7 @@ final class ScenarioOptions {
         Instant start = from.atStartOfDay(plan.site().location().zone()).toInstant();
         int minutes = (int) Math.ceil(duration / 60);
         return new Scenario(
-                plan, start, duration, weather(plan.site().location(), start, minutes), profiles, seed, List.of());
+                plan, start, duration, weather(plan.site().location(), start, minutes), profiles, weatherNumber, List.of());
     }
 
     private Weather weather(Location location, Instant start, int minutes) throws BadInput {
@@ -80,7 +80,7 @@ final class ScenarioOptions {
         }
         return climate
                 ? WeatherGenerator.generate(
-                        location, start, minutes, Climate.atLatitude(location.latitudeDegrees()), seed)
-                : WeatherGenerator.generate(location, start, minutes, weather, celsius, seed);
+                        location, start, minutes, Climate.atLatitude(location.latitudeDegrees()), weatherNumber)
+                : WeatherGenerator.generate(location, start, minutes, weather, celsius, weatherNumber);
     }
 }

@@ -17,6 +17,7 @@ import sparen.program.TestForce;
 import sparen.result.Change;
 import sparen.result.Fact;
 import sparen.result.OutputFigures;
+import sparen.result.PartFigures.OutputPart;
 
 /** An output's switches, lockout, contact and counts in one run. */
 public final class OutputAtWork {
@@ -148,10 +149,6 @@ public final class OutputAtWork {
 
     /** Whether it has been locked out, or let go, since this was last asked (s). */
     public Optional<Fact> takeLockoutNews(double seconds) {
-        return lockout.isEmpty() ? Optional.empty() : lockoutNews(seconds);
-    }
-
-    private Optional<Fact> lockoutNews(double seconds) {
         return lockout.flatMap(LockoutAtWork::takeNews)
                 .map(news -> Fact.of(news, news == Change.LOCKED_OUT ? lockedOut(seconds) : ""));
     }
@@ -276,6 +273,11 @@ public final class OutputAtWork {
     /** What it was made of. */
     public Output output() {
         return output;
+    }
+
+    /** What it has counted so far. */
+    public OutputPart counted() {
+        return new OutputPart(output.id(), switchings, open.openSeconds(), open.cutSeconds());
     }
 
     /** What it did until now (s). */

@@ -2,6 +2,7 @@ package sparen.power;
 
 import java.util.Random;
 import sparen.result.Change;
+import sparen.result.GeneratorFigures;
 import sparen.site.AcSource.Generator;
 
 /** An engine generator at work in one run: from the call over starts that fail to running, and cooling down when no longer called. */
@@ -169,28 +170,8 @@ public final class EngineGenerator {
         return generator;
     }
 
-    /** Starts that came to running. */
-    public int starts() {
-        return starts;
-    }
-
-    /** Starts that failed. */
-    public int failedStarts() {
-        return failedStarts;
-    }
-
-    /** Time its engine ran (s). */
-    public double runSeconds() {
-        return runSeconds;
-    }
-
-    /** Time of that below its least load (s). */
-    public double lowLoadSeconds() {
-        return lowLoadSeconds;
-    }
-
-    /** Fuel burnt (l). */
-    public double litres() {
-        return litres;
+    /** What it did so far. */
+    public GeneratorFigures figures() {
+        return new GeneratorFigures(generator.id(), runSeconds, starts, failedStarts, lowLoadSeconds, litres);
     }
 }

@@ -22,18 +22,18 @@ import sparen.sun.Weather;
  * @param from first day, in the site's zone, years 2000 to 2100
  * @param days how many, 1 to 3660
  * @param weather of these days
- * @param seed same seed, same weather and people, 0 to 1e15
+ * @param weatherNumber the same number, the same weather and people, 0 to 1e15
  * @param circumstances other than the site tells; absent for none
  */
 public record RunInputs(
-        Plan plan, LocalDate from, int days, WeatherChoice weather, long seed, Optional<Circumstances> circumstances) {
+        Plan plan, LocalDate from, int days, WeatherChoice weather, long weatherNumber, Optional<Circumstances> circumstances) {
     public RunInputs {
         Bounds.present("plan", plan);
         Bounds.present("from", from);
         Bounds.within("from", from.getYear(), "(year)", 2000, 2100);
         Bounds.within("days", days, 1, Scenario.MOST_DAYS);
         Bounds.present("weather", weather);
-        Bounds.within("seed", seed, 0, 1e15);
+        Bounds.within("weatherNumber", weatherNumber, 0, 1e15);
         circumstances = Bounds.orEmpty(circumstances);
         if (circumstances.isPresent()) {
             mustBeAskedFor(plan, circumstances.get().byHand());
@@ -69,11 +69,11 @@ public record RunInputs(
 
     /** The same from its first day on, for no longer than this. */
     public RunInputs noLongerThan(int mostDays) {
-        return new RunInputs(plan, from, Math.min(days, mostDays), weather, seed, circumstances);
+        return new RunInputs(plan, from, Math.min(days, mostDays), weather, weatherNumber, circumstances);
     }
 
-    /** The same with another seed. */
-    public RunInputs withSeed(long other) {
+    /** The same with another weather number. */
+    public RunInputs withWeatherNumber(long other) {
         return new RunInputs(plan, from, days, weather, other, circumstances);
     }
 
@@ -86,7 +86,7 @@ public record RunInputs(
                 seconds(),
                 weathers,
                 other.on(plan, profiles),
-                seed,
+                weatherNumber,
                 List.of(),
                 other.requests(start(), plan.site().location().zone()));
     }

@@ -24,7 +24,7 @@ public record SeasonAnswer(
                         run.plan().site().location(),
                         run.start(),
                         run.minutes(),
-                        run.seed(),
+                        run.weatherNumber(),
                         files::weatherFile,
                         () -> {});
         return of(run.scenario(weather, files.profiles()), request.window());

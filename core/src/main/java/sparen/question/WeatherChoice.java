@@ -56,7 +56,7 @@ public record WeatherChoice(
             Location location,
             Instant start,
             int minutes,
-            long seed,
+            long weatherNumber,
             Function<String, ImportedWeather.Steps> files,
             Runnable eachDay) {
         if (file.isPresent()) {
@@ -64,10 +64,10 @@ public record WeatherChoice(
         }
         if (days.isPresent()) {
             return WeatherGenerator.generate(
-                    location, start, minutes, days.get(), meanCelsius.orElse(USUAL_CELSIUS), seed, eachDay);
+                    location, start, minutes, days.get(), meanCelsius.orElse(USUAL_CELSIUS), weatherNumber, eachDay);
         }
         Climate climate =
                 place.flatMap(PlaceMonths::climate).orElseGet(() -> Climate.atLatitude(location.latitudeDegrees()));
-        return WeatherGenerator.generate(location, start, minutes, climate, seed, eachDay);
+        return WeatherGenerator.generate(location, start, minutes, climate, weatherNumber, eachDay);
     }
 }

@@ -14,6 +14,14 @@ public record FeederFigures(String feeder, double outageSeconds, List<BandFigure
         bands = List.copyOf(bands);
     }
 
+    /** What came and went since it had counted so much. */
+    public FeederFigures since(FeederFigures before) {
+        return new FeederFigures(
+                feeder,
+                outageSeconds - before.outageSeconds,
+                bands.stream().map(band -> band.since(before.bands)).toList());
+    }
+
     /** Paid for what came less got for what went out, in the currency of the prices. */
     public double cost() {
         return bands.stream().mapToDouble(BandFigures::cost).sum();
@@ -35,5 +43,20 @@ public record FeederFigures(String feeder, double outageSeconds, List<BandFigure
             double exportPerKilowattHour,
             double importKilowattHours,
             double exportKilowattHours,
-            double cost) {}
+            double cost) {
+        /** The same less what a band of these hours had before; one that had nothing is not among them. */
+        private BandFigures since(List<BandFigures> before) {
+            return before.stream()
+                    .filter(band -> band.hours.equals(hours))
+                    .findFirst()
+                    .map(band -> new BandFigures(
+                            hours,
+                            importPerKilowattHour,
+                            exportPerKilowattHour,
+                            importKilowattHours - band.importKilowattHours,
+                            exportKilowattHours - band.exportKilowattHours,
+                            cost - band.cost))
+                    .orElse(this);
+        }
+    }
 }

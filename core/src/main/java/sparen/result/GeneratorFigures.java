@@ -11,4 +11,15 @@ package sparen.result;
  * @param litres fuel burnt (l)
  */
 public record GeneratorFigures(
-        String generator, double runSeconds, int starts, int failedStarts, double lowLoadSeconds, double litres) {}
+        String generator, double runSeconds, int starts, int failedStarts, double lowLoadSeconds, double litres) {
+    /** What it did since it had counted so much. */
+    public GeneratorFigures since(GeneratorFigures before) {
+        return new GeneratorFigures(
+                generator,
+                runSeconds - before.runSeconds,
+                starts - before.starts,
+                failedStarts - before.failedStarts,
+                lowLoadSeconds - before.lowLoadSeconds,
+                litres - before.litres);
+    }
+}

@@ -50,7 +50,7 @@ final class AcAtWork implements Part {
             AcArrays arrays,
             LocalClock clock,
             SunLeft sun,
-            long seed) {
+            long weatherNumber) {
         this.sun = sun;
         side = new AcSide(inverter, program);
         this.program = program;
@@ -61,9 +61,9 @@ final class AcAtWork implements Part {
         List<FeederAtWork> lines = new ArrayList<>();
         for (int i = 0; i < sources.size(); i++) {
             if (sources.get(i) instanceof AcSource.Generator generator) {
-                engines.add(new EngineGenerator(generator, seed * 31 + i));
+                engines.add(new EngineGenerator(generator, weatherNumber * 31 + i));
             } else if (sources.get(i) instanceof AcSource.Feeder feeder) {
-                lines.add(new FeederAtWork(feeder, clock, seed * 31 + i));
+                lines.add(new FeederAtWork(feeder, clock, weatherNumber * 31 + i));
             }
         }
         generators = engines.toArray(EngineGenerator[]::new);

@@ -136,7 +136,7 @@ final class Circuit {
                         new AcArrays(site.acArrays(), inputs.acArrays),
                         clock,
                         sun,
-                        scenario.seed());
+                        scenario.weatherNumber());
         acCharger = inverter.flatMap(Inverter::charger)
                 .map(charger -> AcAtWork.regulator(
                         charger, charging(scenario, inverter.get().id()), site))

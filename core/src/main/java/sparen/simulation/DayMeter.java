@@ -53,7 +53,7 @@ final class DayMeter {
     }
 
     Ledger whole() {
-        return ledger.between(snapshots.get(0), snapshots.get(snapshots.size() - 1));
+        return ledger.places.between(snapshots.get(0), snapshots.get(snapshots.size() - 1));
     }
 
     List<DayFigures> days() {
@@ -64,7 +64,7 @@ final class DayMeter {
                     date,
                     date.getMonthValue(),
                     Math.max(0, clock.instant(i, 0)),
-                    ledger.between(snapshots.get(i), snapshots.get(i + 1)),
+                    ledger.places.between(snapshots.get(i), snapshots.get(i + 1)),
                     extremes.get(i)[0],
                     extremes.get(i)[1],
                     extremes.get(i)[2]));

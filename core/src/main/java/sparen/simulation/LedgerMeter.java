@@ -1,42 +1,17 @@
 package sparen.simulation;
 
-import java.util.ArrayList;
-import java.util.Arrays;
-import java.util.LinkedHashMap;
-import java.util.List;
-import java.util.Map;
 import sparen.power.ChargeRegulator;
-import sparen.result.Ledger;
 import sparen.series.Series;
 
-/** Adds up a {@link Ledger} step by step, and the mean powers of each step for the trace. */
+/** Adds up a {@link sparen.result.Ledger} step by step, and the mean powers of each step for the trace. */
 final class LedgerMeter {
-    private static final int ARRAY = 0;
-    private static final int AC_ARRAY = 1;
-    private static final int SOURCE = 2;
-    private static final int GENERATOR = 3;
-    private static final int IMPORT = 4;
-    private static final int EXPORT = 5;
-    private static final int IDLE = 6;
-    private static final int COIL = 7;
-    private static final int BATTERY_LOSS = 8;
-    private static final int CABLE_LOSS = 9;
-    private static final int CONVERSION_LOSS = 10;
-    private static final int CURTAILED = 11;
-    private static final int CLIPPED = 12;
-    private static final int STORED = 13;
-    private static final int COST = 14;
-    private static final int FLOWS = 15;
-    private static final int SOURCES = 5;
-    private static final int USES = 4;
-    private static final int FIRST_LOAD = FLOWS + SOURCES * USES;
-
+    final LedgerSums places;
     private final Circuit circuit;
     private final int loads;
     private final double[] sums;
     private final double[] stepWatts = new double[TraceRecorder.POWERS];
-    private final double[] from = new double[SOURCES];
-    private final double[] to = new double[USES];
+    private final double[] from = new double[LedgerSums.SOURCES];
+    private final double[] to = new double[LedgerSums.USES];
     private final double[] servedWatts;
     private final double[] unservedWatts;
     private final int[] byVoltage;
@@ -54,7 +29,8 @@ final class LedgerMeter {
     LedgerMeter(Circuit circuit) {
         this.circuit = circuit;
         loads = circuit.loads.length;
-        sums = new double[FIRST_LOAD + 2 * loads];
+        places = new LedgerSums(circuit.site.loads());
+        sums = new double[places.count()];
         servedWatts = new double[loads];
         unservedWatts = new double[loads];
         byVoltage = new int[loads];
@@ -71,7 +47,7 @@ final class LedgerMeter {
 
     /** Takes what the stores gained from their surroundings by a change of temperature (J): a loss the other way round. */
     void gainByTemperature(double joules) {
-        sums[BATTERY_LOSS] -= joules;
+        sums[LedgerSums.BATTERY_LOSS] -= joules;
     }
 
     /**
@@ -89,10 +65,10 @@ final class LedgerMeter {
         double diverted = addLoads(step, needed);
         double sun = addControllers(start, step, floating);
         double direct = floating ? 0 : circuit.sourceJoules(step);
-        sums[SOURCE] += direct;
+        sums[LedgerSums.SOURCE] += direct;
         double idle = (circuit.idleWatts() + circuit.heaterWatts()) * step;
-        sums[COIL] += circuit.coilWatts() * step;
-        sums[CABLE_LOSS] += floating ? 0 : circuit.bus.cableJoules(step);
+        sums[LedgerSums.COIL] += circuit.coilWatts() * step;
+        sums[LedgerSums.CABLE_LOSS] += floating ? 0 : circuit.bus.cableJoules(step);
         idle += addConverters(step, floating);
         from[0] = sun;
         from[3] = 0;
@@ -101,7 +77,7 @@ final class LedgerMeter {
         if (circuit.ac != null) {
             idle += addAc(step, floating);
         }
-        sums[IDLE] += idle;
+        sums[LedgerSums.IDLE] += idle;
         from[1] = direct;
         from[2] = Math.max(0, -battery);
         to[1] = Math.max(0, battery);
@@ -122,7 +98,7 @@ final class LedgerMeter {
             terminals +=
                     Series.integralOfProduct(battery.branch.terminalVolts(), battery.branch.current(), order, step);
         }
-        sums[BATTERY_LOSS] += lost;
+        sums[LedgerSums.BATTERY_LOSS] += lost;
         lostInBattery = lost;
         return terminals;
     }
@@ -132,7 +108,7 @@ final class LedgerMeter {
         for (BatteryAtWork battery : circuit.batteries.all) {
             lost += battery.branch.lostJoules(Series.ORDER, step);
         }
-        sums[BATTERY_LOSS] += lost;
+        sums[LedgerSums.BATTERY_LOSS] += lost;
         lostInBattery = lost;
     }
 
@@ -160,7 +136,7 @@ final class LedgerMeter {
         for (int i = 0; i < byVoltageCount; i++) {
             int load = byVoltage[i];
             double joules = circuit.mainLoadJoules(load, step);
-            sums[FIRST_LOAD + load] += joules;
+            sums[LedgerSums.FIRST_LOAD + load] += joules;
             if (circuit.loads[load].load.diverts()) {
                 diverted += joules;
             } else {
@@ -199,12 +175,16 @@ final class LedgerMeter {
     }
 
     private void flush() {
-        for (int i = 0; i < loads; i++) {
-            sums[FIRST_LOAD + i] += servedWatts[i] * elapsed;
-            sums[FIRST_LOAD + loads + i] += unservedWatts[i] * elapsed;
-        }
-        sums[CABLE_LOSS] += heldCableWatts * elapsed;
+        addElapsed(sums);
         elapsed = 0;
+    }
+
+    private void addElapsed(double[] into) {
+        for (int i = 0; i < loads; i++) {
+            into[LedgerSums.FIRST_LOAD + i] += servedWatts[i] * elapsed;
+            into[LedgerSums.FIRST_LOAD + loads + i] += unservedWatts[i] * elapsed;
+        }
+        into[LedgerSums.CABLE_LOSS] += heldCableWatts * elapsed;
     }
 
     private double addControllers(double start, double step, boolean floating) {
@@ -215,13 +195,13 @@ final class LedgerMeter {
             double taken = output / controller.controller.efficiency();
             double had = controller.input.joules(start, start + step);
             double left = Math.max(0, had - taken);
-            sums[ARRAY] += had;
-            sums[CONVERSION_LOSS] += taken - output;
+            sums[LedgerSums.ARRAY] += had;
+            sums[LedgerSums.CONVERSION_LOSS] += taken - output;
             takenInAll += taken;
             if (controller.regulator.limit() == ChargeRegulator.Limit.CURRENT) {
-                sums[CLIPPED] += left;
+                sums[LedgerSums.CLIPPED] += left;
             } else {
-                sums[CURTAILED] += left;
+                sums[LedgerSums.CURTAILED] += left;
             }
         }
         stepWatts[TraceRecorder.TAKEN] = takenInAll / step;
@@ -234,7 +214,7 @@ final class LedgerMeter {
             if (converter.isAlive() && !circuit.isDead() && !floating) {
                 double own = converter.converter.idleWatts();
                 idle += own * step;
-                sums[CONVERSION_LOSS] += (converter.inputWatts() - own - converter.outputWatts()) * step;
+                sums[LedgerSums.CONVERSION_LOSS] += (converter.inputWatts() - own - converter.outputWatts()) * step;
             }
         }
         return idle;
@@ -243,14 +223,14 @@ final class LedgerMeter {
     private double addAc(double step, boolean floating) {
         AcAtWork ac = circuit.ac;
         double charger = floating ? 0 : circuit.chargerJoules(step);
-        sums[COST] += ac.count(step, charger);
+        sums[LedgerSums.COST] += ac.count(step, charger);
         double sun = ac.sunWatts() * step;
-        sums[AC_ARRAY] += sun;
-        sums[CURTAILED] += ac.energies.curtailedJoules;
-        sums[EXPORT] += ac.energies.exportJoules;
+        sums[LedgerSums.AC_ARRAY] += sun;
+        sums[LedgerSums.CURTAILED] += ac.energies.curtailedJoules;
+        sums[LedgerSums.EXPORT] += ac.energies.exportJoules;
         boolean byGenerator = ac.importsFromGenerator();
-        sums[byGenerator ? GENERATOR : IMPORT] += ac.energies.importJoules;
-        sums[CONVERSION_LOSS] += ac.energies.chargerJoules - charger;
+        sums[byGenerator ? LedgerSums.GENERATOR : LedgerSums.IMPORT] += ac.energies.importJoules;
+        sums[LedgerSums.CONVERSION_LOSS] += ac.energies.chargerJoules - charger;
         from[0] += ac.energies.sunUsedJoules;
         from[byGenerator ? 3 : 4] = ac.energies.importJoules;
         to[3] = ac.energies.exportJoules;
@@ -260,13 +240,13 @@ final class LedgerMeter {
         if (ac.side.sourceAtHand() >= 0) {
             idle = ac.side.inverter().idleWatts() * step;
             invertedFrom = ac.side.assistWatts() * step;
-            sums[CONVERSION_LOSS] += draw > 0 ? draw - idle - invertedFrom : 0;
+            sums[LedgerSums.CONVERSION_LOSS] += draw > 0 ? draw - idle - invertedFrom : 0;
         } else if (draw > 0 && ac.side.isSearching()) {
             idle = draw;
         } else if (draw > 0) {
             idle = ac.side.inverter().idleWatts() * step;
             invertedFrom = Math.max(0, circuit.acLoadWatts() - ac.sunWatts()) * step;
-            sums[CONVERSION_LOSS] += draw - idle - invertedFrom;
+            sums[LedgerSums.CONVERSION_LOSS] += draw - idle - invertedFrom;
         }
         stepWatts[TraceRecorder.AC_SOURCE] = ac.energies.importJoules / step;
         stepWatts[TraceRecorder.GENERATOR] = byGenerator ? ac.energies.importJoules / step : 0;
@@ -276,68 +256,32 @@ final class LedgerMeter {
 
     /** Gives each use its energy from the first source that has some left. */
     private void attribute() {
-        for (int source = 0; source < SOURCES; source++) {
+        for (int source = 0; source < LedgerSums.SOURCES; source++) {
             double left = from[source];
-            for (int use = 0; use < USES && left > 0; use++) {
+            for (int use = 0; use < LedgerSums.USES && left > 0; use++) {
                 boolean chargesItself = source == 2 && use == 1;
                 double taken = chargesItself ? 0 : Math.min(left, to[use]);
-                sums[FLOWS + source * USES + use] += taken;
+                sums[LedgerSums.FLOWS + source * LedgerSums.USES + use] += taken;
                 to[use] -= taken;
                 left -= taken;
             }
         }
     }
 
+    /** A copy of all sums so far, with what is not yet among them; nothing of the meter itself moves by it. */
+    double[] look() {
+        double[] seen = sums.clone();
+        addElapsed(seen);
+        seen[LedgerSums.STORED] += storedJoules() - stored;
+        return seen;
+    }
+
     /** A copy of all sums so far, with what is stored brought up to date. */
     double[] snapshot() {
         flush();
         double now = storedJoules();
-        sums[STORED] += now - stored;
+        sums[LedgerSums.STORED] += now - stored;
         stored = now;
         return sums.clone();
-    }
-
-    /** The ledger between two snapshots. */
-    Ledger between(double[] before, double[] after) {
-        double[] d = after.clone();
-        for (int i = 0; i < d.length; i++) {
-            d[i] -= before == null ? 0 : before[i];
-        }
-        List<List<Double>> flows = new ArrayList<>();
-        for (int source = 0; source < SOURCES; source++) {
-            int first = FLOWS + source * USES;
-            flows.add(Arrays.stream(d, first, first + USES).boxed().toList());
-        }
-        return new Ledger(
-                d[ARRAY],
-                d[AC_ARRAY],
-                d[SOURCE],
-                d[GENERATOR],
-                d[IMPORT],
-                d[STORED],
-                byLoad(d, FIRST_LOAD, false),
-                byLoad(d, FIRST_LOAD, true),
-                d[EXPORT],
-                d[IDLE],
-                d[COIL],
-                d[BATTERY_LOSS],
-                d[CABLE_LOSS],
-                d[CONVERSION_LOSS],
-                d[CURTAILED],
-                d[CLIPPED],
-                byLoad(d, FIRST_LOAD + loads, false),
-                new Ledger.Flows(flows),
-                d[COST]);
-    }
-
-    private Map<String, Double> byLoad(double[] joules, int first, boolean diversion) {
-        List<String> ids = circuit.loadIds();
-        Map<String, Double> map = new LinkedHashMap<>();
-        for (int i = 0; i < loads; i++) {
-            if (circuit.loads[i].load.diverts() == diversion) {
-                map.put(ids.get(i), joules[first + i]);
-            }
-        }
-        return map;
     }
 }

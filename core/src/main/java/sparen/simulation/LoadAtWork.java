@@ -2,6 +2,7 @@ package sparen.simulation;
 
 import java.util.OptionalDouble;
 import sparen.result.LoadFigures;
+import sparen.result.PartFigures.LoadPart;
 import sparen.site.Load;
 
 /** One load in one run: what it wants now, its start surge, and whether it waits for a hand after a loss of power. */
@@ -148,6 +149,11 @@ final class LoadAtWork implements Part {
             next = Math.min(next, surgeUntil);
         }
         return waitsForHand ? Math.min(next, handAt) : next;
+    }
+
+    /** What it has counted so far. */
+    LoadPart counted() {
+        return new LoadPart(load.id(), Math.max(0, losses));
     }
 
     LoadFigures figures(double end) {

@@ -48,7 +48,7 @@ final class LoadPattern {
             }
 
             private Random random() {
-                return new Random(scenario.seed() * 7919 + index);
+                return new Random(scenario.weatherNumber() * 7919 + index);
             }
         });
     }

@@ -3,6 +3,9 @@ package sparen.simulation;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import sparen.quantity.Standard;
+import sparen.result.PartFigures;
+import sparen.result.RunResult.Lowest;
 import sparen.result.Trace;
 import sparen.result.Window;
 import sparen.series.Series;
@@ -15,20 +18,45 @@ public final class Recording {
     /** A piece may leave the curve by so much of a voltage (V), and of a state of charge (fraction). */
     private static final double[] STRAIGHT = {5e-4, 5e-4, 1e-4};
 
+    private static final int BATTERY_VOLTS = 0;
+    private static final int CHARGE = 2;
     private static final int SIGNALS = 3;
     private static final int MOST_PIECES = 64;
     private static final int CELSIUS = 2 * SIGNALS + TraceRecorder.POWERS;
     private static final int COLUMNS = CELSIUS + 1;
     private static final int CHUNK = 4096;
+    /** So many states of what is counted up at most: every hour of a year. */
+    private static final double MOST_TALLIES = 8784;
 
     private final List<ArrayInput> arrays;
     private final List<double[]> starts = new ArrayList<>();
     private final List<float[]> values = new ArrayList<>();
+    private final LedgerSums sums;
+    private final double whole;
+    private final double between;
+    private final List<Tally> tallies = new ArrayList<>();
     private int size;
     private double end;
 
-    Recording(List<ArrayInput> arrays) {
+    /**
+     * @param arrays what the arrays of each controller have
+     * @param sums what its ledger is made of
+     * @param seconds how long the run is to be (s)
+     */
+    Recording(List<ArrayInput> arrays, LedgerSums sums, double seconds) {
         this.arrays = arrays;
+        this.sums = sums;
+        whole = seconds;
+        between = Math.max(Standard.HOUR, seconds / MOST_TALLIES);
+    }
+
+    /** Whether what is counted up is wanted at an instant (s): at its end and every hour, of a very long run more rarely. */
+    boolean counts(double seconds) {
+        return seconds >= whole || seconds >= tallies.size() * between;
+    }
+
+    void add(Tally tally) {
+        tallies.add(tally);
     }
 
     /** Takes one step; see {@link TraceRecorder#add}. */
@@ -71,7 +99,9 @@ public final class Recording {
 
     /** How much memory it takes, nearly (bytes). */
     public long bytes() {
-        return (long) starts.size() * CHUNK * (Double.BYTES + COLUMNS * Float.BYTES);
+        long counted =
+                tallies.isEmpty() ? 0 : (long) tallies.size() * tallies.get(0).bytes();
+        return counted + (long) starts.size() * CHUNK * (Double.BYTES + COLUMNS * Float.BYTES);
     }
 
     /**
@@ -101,6 +131,47 @@ public final class Recording {
             recorder.add(start, length, line, Series.LOW_ORDER, watts, row[at + CELSIUS]);
         }
         return recorder.finish();
+    }
+
+    /** What is counted up in a part of the run, in the states before and after it (s). */
+    PartFigures part(double from, double to) {
+        int last = tallies.size() - 1;
+        int first = 0;
+        while (first < last - 1 && tallies.get(first + 1).seconds() <= from) {
+            first++;
+        }
+        int second = first + 1;
+        while (second < last && tallies.get(second).seconds() < to) {
+            second++;
+        }
+        Tally before = tallies.get(first);
+        Tally after = tallies.get(second);
+        return new PartFigures(
+                before.seconds(),
+                after.seconds(),
+                sums.between(before.ledger(), after.ledger()),
+                after.outputsSince(before),
+                after.loadsSince(before),
+                after.generatorsSince(before),
+                after.feedersSince(before),
+                lowest(CHARGE, before.seconds(), after.seconds()),
+                lowest(BATTERY_VOLTS, before.seconds(), after.seconds()));
+    }
+
+    private Lowest lowest(int signal, double from, double to) {
+        Lowest found = new Lowest(Double.POSITIVE_INFINITY, from);
+        for (int i = Math.max(0, pieceAt(from)); i < size && start(i) < to; i++) {
+            int at = i % CHUNK * COLUMNS + 2 * signal;
+            float[] row = values.get(i / CHUNK);
+            double ends = i + 1 < size ? start(i + 1) : end;
+            found = lower(found, row[at], start(i));
+            found = lower(found, row[at + 1], ends);
+        }
+        return found;
+    }
+
+    private static Lowest lower(Lowest found, double value, double seconds) {
+        return value < found.value() ? new Lowest(value, seconds) : found;
     }
 
     private double start(int piece) {

@@ -15,6 +15,7 @@ import sparen.result.Event;
 import sparen.result.Fact;
 import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
+import sparen.result.OutputFigures;
 import sparen.result.PartEvent;
 import sparen.result.RunResult;
 import sparen.result.Window;
@@ -101,6 +102,7 @@ final class Run {
     RunResult toEnd(Simulation.Watch watch) {
         long steps = 0;
         connect();
+        recording.ifPresent(kept -> kept.add(Tally.of(now, circuit, outputs, ledger)));
         settle();
         while (now < end) {
             if (++steps % STEPS_BETWEEN_QUESTIONS == 0 && watch.stops(now, days::days)) {
@@ -140,6 +142,9 @@ final class Run {
         circuit.advance(length, ledger.lostInBattery());
         wear.count(length, circuit.thermal.celsius());
         now = length == wanted ? stop : now + length;
+        if (recording.isPresent() && recording.get().counts(now)) {
+            recording.get().add(Tally.of(now, circuit, outputs, ledger));
+        }
     }
 
     private double flowingLength(double wanted) {
@@ -400,23 +405,28 @@ final class Run {
     }
 
     private RunResult result(long steps) {
-        boolean chattered = Arrays.stream(outputs).anyMatch(OutputAtWork::hasChattered);
+        List<OutputFigures> did =
+                Arrays.stream(outputs).map(output -> output.figures(now)).toList();
         days.endRun(now);
         Optional<Double> reported =
                 circuit.monitors.length == 0 ? Optional.empty() : Optional.of(circuit.monitors[0].counter.reported());
         List<GeneratorFigures> generators = circuit.ac == null
                 ? List.of()
-                : Arrays.stream(circuit.ac.generators).map(Run::figures).toList();
+                : Arrays.stream(circuit.ac.generators)
+                        .map(EngineGenerator::figures)
+                        .toList();
         List<FeederFigures> feeders = circuit.ac == null
                 ? List.of()
                 : Arrays.stream(circuit.ac.feeders).map(FeederAtWork::figures).toList();
         return new RunResult(
-                chattered ? RunResult.Status.CHATTERING : RunResult.Status.FINISHED,
+                did.stream().anyMatch(OutputFigures::chattered)
+                        ? RunResult.Status.CHATTERING
+                        : RunResult.Status.FINISHED,
                 log.events(),
                 log.leftOut(),
                 days.whole(),
                 days.days(),
-                Arrays.stream(outputs).map(output -> output.figures(now)).toList(),
+                did,
                 Arrays.stream(circuit.loads).map(load -> load.figures(now)).toList(),
                 wear.figures(reported),
                 generators,
@@ -429,15 +439,5 @@ final class Run {
                 now,
                 steps,
                 trace.finish());
-    }
-
-    private static GeneratorFigures figures(EngineGenerator generator) {
-        return new GeneratorFigures(
-                generator.generator().id(),
-                generator.runSeconds(),
-                generator.starts(),
-                generator.failedStarts(),
-                generator.lowLoadSeconds(),
-                generator.litres());
     }
 }

@@ -17,7 +17,7 @@ import sparen.sun.Weather;
  * @param durationSeconds for how long (s), 1 to 3.2e8: a decade
  * @param weather minutes from start on, enough for the duration
  * @param profiles profiles by id, at least those that loads and sources name
- * @param seed of people about the house, outages and failed starts
+ * @param weatherNumber of people about the house, outages and failed starts
  * @param talkLosses times in which the batteries' data line is silent
  * @param requests what is requested by hand or from afar
  */
@@ -27,7 +27,7 @@ public record Scenario(
         double durationSeconds,
         Weather weather,
         Map<String, Profile> profiles,
-        long seed,
+        long weatherNumber,
         List<TalkLoss> talkLosses,
         List<Request> requests)
         implements ScenarioWith {
@@ -53,7 +53,7 @@ public record Scenario(
         }
     }
 
-    /** A run in which nobody is silent, with the first seed. */
+    /** A run in which nobody is silent, with the first weather number. */
     public Scenario(Plan plan, Instant start, double durationSeconds, Weather weather, Map<String, Profile> profiles) {
         this(plan, start, durationSeconds, weather, profiles, 1, List.of());
     }
@@ -65,8 +65,8 @@ public record Scenario(
             double durationSeconds,
             Weather weather,
             Map<String, Profile> profiles,
-            long seed,
+            long weatherNumber,
             List<TalkLoss> talkLosses) {
-        this(plan, start, durationSeconds, weather, profiles, seed, talkLosses, List.of());
+        this(plan, start, durationSeconds, weather, profiles, weatherNumber, talkLosses, List.of());
     }
 }

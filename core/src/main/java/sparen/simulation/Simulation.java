@@ -4,7 +4,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Supplier;
 import sparen.program.Plan;
+import sparen.quantity.Bounds;
 import sparen.result.DayFigures;
+import sparen.result.PartFigures;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.setting.DeviceSettings;
@@ -67,7 +69,8 @@ public final class Simulation {
          * @throws RunCancelled when it says so
          */
         public Recorded record(Watch watch) {
-            Recording recording = new Recording(inputs.controllers);
+            Recording recording = new Recording(
+                    inputs.controllers, new LedgerSums(scenario.plan().site().loads()), scenario.durationSeconds());
             Window whole = new Window(0, scenario.durationSeconds(), 1);
             RunResult result = new Run(scenario, inputs, whole, Optional.of(recording), Settings.DEFAULT).toEnd(watch);
             return new Recorded(result, recording);
@@ -85,7 +88,7 @@ public final class Simulation {
                             scenario.durationSeconds(),
                             scenario.weather(),
                             scenario.profiles(),
-                            scenario.seed(),
+                            scenario.weatherNumber(),
                             scenario.talkLosses(),
                             scenario.requests()),
                     inputs);
@@ -93,7 +96,19 @@ public final class Simulation {
     }
 
     /** What came of a run, and all of it for any picture. */
-    public record Recorded(RunResult result, Recording recording) {}
+    public record Recorded(RunResult result, Recording recording) {
+        /**
+         * What a part of it holds, in the whole hours it was counted up by that hold the part.
+         *
+         * @param fromSeconds within the run (s)
+         * @param toSeconds later, within the run (s)
+         */
+        public PartFigures part(double fromSeconds, double toSeconds) {
+            Bounds.within("from", fromSeconds, "s", 0, result.seconds());
+            Bounds.within("to", toSeconds, "s", fromSeconds, result.seconds());
+            return recording.part(fromSeconds, toSeconds);
+        }
+    }
 
     /** Looks on while a run goes. */
     @FunctionalInterface

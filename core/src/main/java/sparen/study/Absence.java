@@ -52,13 +52,13 @@ public final class Absence {
      * What is asked.
      *
      * @param runs how many weathers, 4 to 400
-     * @param seed of the first; the others count up from it
+     * @param weatherNumber of the first; the others count up from it
      * @param loadSpread how much consumption differs from one time to the other, standard deviation (fraction), 0 to 0.5
      */
-    public record Question(int runs, long seed, double loadSpread) {
+    public record Question(int runs, long weatherNumber, double loadSpread) {
         public Question {
             Bounds.within("runs", runs, "runs", 4, 400);
-            Bounds.within("seed", seed, 0, 1e15);
+            Bounds.within("weatherNumber", weatherNumber, 0, 1e15);
             Bounds.within("loadSpread", loadSpread, 0, 0.5);
         }
     }
@@ -106,11 +106,11 @@ public final class Absence {
     /**
      * What one weather brought.
      *
-     * @param seed of the weather
+     * @param weatherNumber of the weather
      * @param unserved of each critical load, not served (J)
      * @param lowest state of charge (fraction)
      */
-    public record Outcome(long seed, Map<String, Double> unserved, double lowest, Course course) {
+    public record Outcome(long weatherNumber, Map<String, Double> unserved, double lowest, Course course) {
         private double sum() {
             return unserved.values().stream().mapToDouble(Double::doubleValue).sum();
         }
@@ -123,7 +123,7 @@ public final class Absence {
     /**
      * Answers a question.
      *
-     * @param scenarios the scenario of a seed, from today to the visit
+     * @param scenarios the scenario of a weather number, from today to the visit
      * @throws Simulation.RunCancelled when progress says so
      */
     public static Answer of(Question question, LongFunction<Scenario> scenarios, Progress progress) {
@@ -156,11 +156,11 @@ public final class Absence {
     }
 
     private Plan plan() {
-        return scenarios.apply(question.seed()).plan();
+        return scenarios.apply(question.weatherNumber()).plan();
     }
 
     private long[] seeds(int from, int to) {
-        return LongStream.range(question.seed() + from, question.seed() + to).toArray();
+        return LongStream.range(question.weatherNumber() + from, question.weatherNumber() + to).toArray();
     }
 
     private Answer answer(List<Outcome> base) {
@@ -186,7 +186,7 @@ public final class Absence {
                 .filter(Outcome::cut)
                 .sorted(Comparator.comparingDouble(Outcome::sum).reversed())
                 .limit(TRIED_ON)
-                .mapToLong(Outcome::seed)
+                .mapToLong(Outcome::weatherNumber)
                 .toArray();
         toDo = question.runs() + worst.length * settings.size();
         long dangers = dangers(plan);
@@ -194,7 +194,7 @@ public final class Absence {
         // Where none keeps one of the worst from being cut, what lessens the lack most may still save a milder one.
         int fewest = worst.length;
         double least = base.stream()
-                .filter(one -> Arrays.stream(worst).anyMatch(seed -> seed == one.seed()))
+                .filter(one -> Arrays.stream(worst).anyMatch(weatherNumber -> weatherNumber == one.weatherNumber()))
                 .mapToDouble(Outcome::sum)
                 .sum();
         for (HelpfulSetting setting : settings) {
@@ -220,7 +220,7 @@ public final class Absence {
     }
 
     private long dangers(Plan plan) {
-        return Checks.of(plan, scenarios.apply(question.seed()).profiles()).stream()
+        return Checks.of(plan, scenarios.apply(question.weatherNumber()).profiles()).stream()
                 .filter(finding -> finding.severity() == Severity.DANGER)
                 .count();
     }
@@ -229,13 +229,13 @@ public final class Absence {
     private List<Outcome> outcomes(Plan plan, long[] seeds) {
         return Arrays.stream(seeds)
                 .parallel()
-                .mapToObj(seed -> outcome(plan, seed))
+                .mapToObj(weatherNumber -> outcome(plan, weatherNumber))
                 .toList();
     }
 
-    private Outcome outcome(Plan plan, long seed) {
-        Scenario scenario = scenarios.apply(seed);
-        double factor = Math.max(0.05, 1 + question.loadSpread() * new Random(seed * 31 + 7).nextGaussian());
+    private Outcome outcome(Plan plan, long weatherNumber) {
+        Scenario scenario = scenarios.apply(weatherNumber);
+        double factor = Math.max(0.05, 1 + question.loadSpread() * new Random(weatherNumber * 31 + 7).nextGaussian());
         Circumstances spread = Circumstances.AS_TOLD.withLoadFactor(factor);
         Scenario one = new Scenario(
                 spread.on(plan),
@@ -243,7 +243,7 @@ public final class Absence {
                 scenario.durationSeconds(),
                 scenario.weather(),
                 spread.on(plan, scenario.profiles()),
-                seed,
+                weatherNumber,
                 List.of());
         RunResult run = Simulation.run(
                 one,
@@ -256,7 +256,7 @@ public final class Absence {
                 .filter(Load::critical)
                 .forEach(load ->
                         unserved.put(load.id(), run.ledger().unservedJoules().getOrDefault(load.id(), 0.0)));
-        return new Outcome(seed, unserved, run.lowestStateOfCharge().value(), course(unserved.keySet(), run.days()));
+        return new Outcome(weatherNumber, unserved, run.lowestStateOfCharge().value(), course(unserved.keySet(), run.days()));
     }
 
     private static Course course(Set<String> critical, List<DayFigures> days) {

@@ -43,7 +43,7 @@ public record Outlook(
      * Looks ahead.
      *
      * @param weathers how many to try, 20 to 400
-     * @param scenarios the scenario of a seed; they begin and end alike
+     * @param scenarios the scenario of a weather number; they begin and end alike
      */
     public static Outlook of(int weathers, LongFunction<Scenario> scenarios) {
         Bounds.within("weathers", weathers, "weathers", FEWEST, MOST);

@@ -17,7 +17,7 @@ public final class Years {
     /**
      * One year.
      *
-     * @param seed of its weather and people
+     * @param weatherNumber of its weather and people
      * @param lowestStateOfCharge (fraction)
      * @param unservedJoules wanted by all loads and not served (J)
      * @param criticalUnservedJoules of these by critical ones (J)
@@ -29,7 +29,7 @@ public final class Years {
      * @param worst fortnight; empty for a run that is shorter
      */
     public record Year(
-            long seed,
+            long weatherNumber,
             double lowestStateOfCharge,
             double unservedJoules,
             double criticalUnservedJoules,
@@ -39,10 +39,10 @@ public final class Years {
             double litres,
             double cost,
             Optional<Fortnight> worst) {
-        private static Year of(long seed, Plan plan, RunResult run) {
+        private static Year of(long weatherNumber, Plan plan, RunResult run) {
             Ledger ledger = run.ledger();
             return new Year(
-                    seed,
+                    weatherNumber,
                     run.lowestStateOfCharge().value(),
                     ledger.totalUnservedJoules(),
                     plan.site().loads().stream()
@@ -65,17 +65,17 @@ public final class Years {
     /**
      * Runs one of them; each is by itself, so that several may be run wherever there is room.
      *
-     * @param seed of its weather and people
-     * @param scenario of this seed
+     * @param weatherNumber of its weather and people
+     * @param scenario of this weather number
      * @param progress told now and then
      * @throws Simulation.RunCancelled when it says so
      */
-    public static Year one(long seed, Scenario scenario, Progress progress) {
+    public static Year one(long weatherNumber, Scenario scenario, Progress progress) {
         RunResult run = Simulation.run(
                 scenario,
                 new Window(0, 1, 1),
                 Simulation.Settings.DEFAULT,
                 (seconds, days) -> progress.stops(seconds / scenario.durationSeconds()));
-        return Year.of(seed, scenario.plan(), run);
+        return Year.of(weatherNumber, scenario.plan(), run);
     }
 }

@@ -1,6 +1,7 @@
 package sparen.simulation;
 
 import static org.testng.Assert.assertEquals;
+import static org.testng.Assert.assertThrows;
 import static org.testng.Assert.assertTrue;
 
 import java.util.Arrays;
@@ -11,10 +12,14 @@ import org.testng.annotations.Test;
 import sparen.format.Profile;
 import sparen.program.rule.DuskToDawn;
 import sparen.program.rule.VoltageDisconnect;
+import sparen.quantity.InvalidQuantity;
 import sparen.result.Event;
+import sparen.result.OutputFigures;
+import sparen.result.PartFigures;
 import sparen.result.RunResult;
 import sparen.result.Trace;
 import sparen.result.Window;
+import sparen.simulation.Simulation.Recorded;
 import sparen.site.BatteryTable;
 import sparen.site.Consumption;
 import sparen.sun.SunPosition;
@@ -90,6 +95,69 @@ public class TraceTest {
         Trace year = kept.trace(new Window(0, 365 * DAY, 365));
         assertTrue(year.highBatteryVolts()[0] - year.lowBatteryVolts()[0] > 0.5, "the sag is lost");
         assertTrue(Double.isNaN(year.lowBatteryVolts()[1]), "beyond the run");
+    }
+
+    /** A part of a run is told in the whole hours that hold it: three hours of a pump that takes 10 and 200 W by turns are 315 Wh. */
+    @Test
+    public void aPartIsToldInItsWholeHours() {
+        Profile turns = new Profile(Optional.empty(), new double[] {0, 600}, new double[] {10, 200}, 1200);
+        Recorded kept = Simulation.prepare(with(turns, DAY)).record(Simulation.Watch.NONE);
+        PartFigures part = kept.part(5400, 11_000);
+        assertEquals(part.fromSeconds(), 3600.0);
+        assertEquals(part.toSeconds(), 14_400.0);
+        assertEquals(part.ledger().totalServedJoules() / 3600, 315, 1e-6);
+        Trace shown = kept.recording().trace(new Window(3600, 14_400, 300));
+        assertEquals(
+                part.lowestBatteryVolts().value(),
+                Arrays.stream(shown.lowBatteryVolts()).min().orElseThrow(),
+                1e-3);
+        assertThrows(InvalidQuantity.class, () -> kept.part(0, DAY + 1));
+    }
+
+    /** The parts of a run are the run, whatever its outputs, loads and sources did; and to keep it changes nothing of it. */
+    @Test
+    public void partsAreTheWhole() {
+        for (int seed = 0; seed < 12; seed++) {
+            Simulation.Prepared prepared =
+                    Simulation.prepare(RandomSitesTest.random(seed).scenario(2 * DAY));
+            RunResult alone = prepared.run(new Window(0, 1, 1), Simulation.Settings.DEFAULT, Simulation.Watch.NONE);
+            Recorded kept = prepared.record(Simulation.Watch.NONE);
+            RunResult whole = kept.result();
+            assertEquals(whole.ledger(), alone.ledger());
+            double seconds = whole.seconds();
+            double cut = seconds / 3;
+            PartFigures first = kept.part(0, cut);
+            PartFigures rest = kept.part(first.toSeconds(), seconds);
+            assertEquals(
+                    first.ledger().totalServedJoules() + rest.ledger().totalServedJoules(),
+                    whole.ledger().totalServedJoules(),
+                    1e-3);
+            assertEquals(
+                    Math.min(
+                            first.lowestStateOfCharge().value(),
+                            rest.lowestStateOfCharge().value()),
+                    whole.lowestStateOfCharge().value(),
+                    1e-4);
+            for (int i = 0; i < whole.outputs().size(); i++) {
+                OutputFigures did = whole.outputs().get(i);
+                assertEquals(
+                        first.outputs().get(i).switchings()
+                                + rest.outputs().get(i).switchings(),
+                        did.switchings());
+                assertEquals(
+                        first.outputs().get(i).openSeconds()
+                                + rest.outputs().get(i).openSeconds(),
+                        did.openSeconds(),
+                        1e-3);
+            }
+            for (int i = 0; i < whole.generators().size(); i++) {
+                assertEquals(
+                        first.generators().get(i).litres()
+                                + rest.generators().get(i).litres(),
+                        whole.generators().get(i).litres(),
+                        1e-9);
+            }
+        }
     }
 
     /** A profile with clock times is met at the same place of its span, whenever the run begins. */

@@ -263,7 +263,7 @@ public class StudyTest {
     public void yearsDifferByTheirSeedsAlone() {
         Years.Year fifth = Years.one(5, days(plan(), 15).apply(5), Progress.NONE);
         Years.Year sixth = Years.one(6, days(plan(), 15).apply(6), Progress.NONE);
-        assertEquals(fifth.seed(), 5L);
+        assertEquals(fifth.weatherNumber(), 5L);
         // Both have the same weather here.
         assertEquals(fifth.unservedJoules(), sixth.unservedJoules(), 0.0);
         assertTrue(fifth.worst().isPresent());

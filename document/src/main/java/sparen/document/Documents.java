@@ -17,6 +17,9 @@ import sparen.program.Output;
 import sparen.quantity.InvalidQuantity;
 import sparen.quantity.Place;
 import sparen.question.Kinds;
+import sparen.question.RunInputs;
+import sparen.study.Absence;
+import sparen.study.Years;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.exc.StreamReadException;
 import tools.jackson.databind.DatabindException;
@@ -32,6 +35,8 @@ import tools.jackson.databind.jsontype.NamedType;
 
 /** Reads and writes plan documents, and sets up JSON for everything that carries records of the core. */
 public final class Documents {
+    private static final List<Class<?>> DRAWN =
+            List.of(RunInputs.class, Years.Year.class, Absence.Question.class, Absence.Outcome.class);
     private static final JsonMapper MAPPER = configure(JsonMapper.builder()).build();
 
     private Documents() {}
@@ -41,6 +46,7 @@ public final class Documents {
         builder.addMixIn(Cure.class, CureInWords.class);
         builder.addMixIn(Output.class, OlderOutput.class);
         builder.addMixIn(Mode.class, OlderMode.class);
+        DRAWN.forEach(one -> builder.addMixIn(one, OlderDrawn.class));
         Kinds.ALL.forEach((type, kinds) -> {
             builder.addMixIn(type, type == Knob.class ? KnobByKind.class : ByKind.class);
             kinds.forEach((name, kind) -> builder.registerSubtypes(new NamedType(kind, name)));
@@ -177,6 +183,12 @@ public final class Documents {
 
         @JsonAlias("dead")
         Optional<Output.Position> withoutPower();
+    }
+
+    /** What is drawn by a weather number: it was once called a seed. */
+    interface OlderDrawn {
+        @JsonAlias("seed")
+        long weatherNumber();
     }
 
     /** A mode by rule was once called automatic. */

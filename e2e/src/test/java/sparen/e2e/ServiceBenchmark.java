@@ -51,7 +51,7 @@ public class ServiceBenchmark {
                 .createObjectNode()
                 .put("from", "2026-03-01")
                 .put("days", days)
-                .put("seed", seed);
+                .put("weatherNumber", seed);
         inputs.set("plan", who.get("/api/sites/" + site + "/revisions/latest").get("plan"));
         inputs.putObject("weather").putObject("place");
         return inputs;

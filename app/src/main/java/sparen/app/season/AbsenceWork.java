@@ -31,7 +31,7 @@ class AbsenceWork implements WorkKind {
     /**
      * What is asked.
      *
-     * @param run from today to the visit; its seed is that of the question
+     * @param run from today to the visit; its weather number is that of the question
      */
     record AbsenceRequest(RunInputs run, Absence.Question question) {
         AbsenceRequest {
@@ -74,7 +74,7 @@ class AbsenceWork implements WorkKind {
     }
 
     private LongFunction<Scenario> scenarios(Work work, AbsenceRequest request, WorkReport report) {
-        return seed -> runs.scenario(work.siteId(), request.run().withSeed(seed), report);
+        return weatherNumber -> runs.scenario(work.siteId(), request.run().withWeatherNumber(weatherNumber), report);
     }
 
     private AbsenceRequest request(Work work) {

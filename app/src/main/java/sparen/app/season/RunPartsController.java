@@ -19,6 +19,7 @@ import sparen.app.work.WorkService;
 import sparen.export.RunTables;
 import sparen.quantity.Bounds;
 import sparen.question.RunInputs;
+import sparen.question.RunPart;
 import sparen.question.RunView;
 import sparen.result.Event;
 import sparen.result.RunResult;
@@ -77,6 +78,18 @@ class RunPartsController {
         Window window = new Window(from, to, buckets);
         Recorded recorded = recorded(siteId, id, side);
         return RunView.of(recorded.result(), recorded.recording().trace(window), window);
+    }
+
+    /** What a part of a run holds, in the whole hours of it that hold what lies between two instants (s). */
+    @GetMapping("/api/season/{siteId}/runs/{id}/part")
+    @Allowed(Role.OBSERVER)
+    RunPart part(
+            @PathVariable String siteId,
+            @PathVariable String id,
+            @RequestParam(defaultValue = "before") String side,
+            @RequestParam double from,
+            @RequestParam double to) {
+        return RunPart.of(recorded(siteId, id, side).part(from, to));
     }
 
     /** Events between two instants (s); of one subject where it is told. */

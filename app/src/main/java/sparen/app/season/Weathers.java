@@ -26,7 +26,7 @@ class Weathers {
     }
 
     /** All that weather is made from. */
-    private record Key(String site, Location location, Instant start, int minutes, WeatherChoice choice, long seed) {}
+    private record Key(String site, Location location, Instant start, int minutes, WeatherChoice choice, long weatherNumber) {}
 
     Weather of(String siteId, RunInputs inputs, Progress progress) {
         Key key = new Key(
@@ -35,8 +35,8 @@ class Weathers {
                 inputs.start(),
                 inputs.minutes(),
                 inputs.weather(),
-                // A file is the same for every seed.
-                inputs.weather().file().isPresent() ? 0 : inputs.seed());
+                // A file is the same for every weather number.
+                inputs.weather().file().isPresent() ? 0 : inputs.weatherNumber());
         synchronized (recent) {
             Weather known = recent.get(key);
             if (known != null) {
@@ -65,7 +65,7 @@ class Weathers {
                         key.location(),
                         key.start(),
                         key.minutes(),
-                        key.seed(),
+                        key.weatherNumber(),
                         file -> files.file(key.site(), file),
                         eachDay);
     }

@@ -52,8 +52,8 @@ class YearsWork implements WorkKind {
     @Override
     public Object part(Work work, int part, WorkReport report) {
         RunInputs first = request(work).run();
-        long seed = first.seed() + part;
-        return Years.one(seed, runs.scenario(work.siteId(), first.withSeed(seed), report), report);
+        long weatherNumber = first.weatherNumber() + part;
+        return Years.one(weatherNumber, runs.scenario(work.siteId(), first.withWeatherNumber(weatherNumber), report), report);
     }
 
     @Override
