@@ -10,8 +10,10 @@
   import { Bench, setAtStart, sortedKnobs } from './bench.svelte';
   import Contacts from './Contacts.svelte';
   import Devices from './Devices.svelte';
+  import EventStrip from './EventStrip.svelte';
   import Knob from './Knob.svelte';
   import Protocol from './Protocol.svelte';
+  import LiveNow from './LiveNow.svelte';
   import PutBack from './PutBack.svelte';
   import Printed from './Printed.svelte';
   import { liveScale, scaleOf, voltageScale, type Scale } from './scale';
@@ -48,6 +50,7 @@
   function bring(knob: string) {
     onScale = volts?.knobs.includes(knob) ? undefined : knob;
   }
+  const hasDevices = $derived((stands?.chargers.length ?? 0) > 0 || stands?.inverter !== undefined);
   const names = $derived(plan ? partNames(plan) : {});
   // Played anew whenever the plan is another one.
   $effect(() => {
@@ -105,8 +108,12 @@
         back={() => (onScale = undefined)}
       />
     {/if}
-    <div class="grid grid-cols-1 lg:grid-cols-[minmax(0,1fr)_20rem]">
-      <section class="min-w-0 border-rule px-4 py-1 md:px-6 lg:border-r" aria-labelledby="contacts">
+    <div
+      class="grid grid-cols-1 border-b border-rule {hasDevices
+        ? 'lg:grid-cols-[minmax(0,1fr)_20rem] lg:gap-x-6'
+        : ''} px-4 md:px-6"
+    >
+      <section class="min-w-0 py-1" aria-labelledby="contacts">
         <h2 id="contacts" class="sr-only">Contacts</h2>
         <Contacts
           outputs={stands.outputs}
@@ -115,10 +122,11 @@
           {bring}
           {...session.mayChangeAt(params.site) ? { force } : {}}
         />
-        <Devices {stands} {names} />
       </section>
-      <Printed {stands} {names} />
+      <Devices {stands} {names} />
     </div>
+    {#if live}<LiveNow {live} events={stands.events} />{/if}
+    <EventStrip events={stands.events} {names} />
     <details class="no-print border-t border-rule px-4 md:px-6">
       <summary class="opens flex min-h-11 cursor-pointer items-center font-bold"
         >Other knobs: charge, sun, time, temperature, loads; slow turns; levels set for a test</summary
@@ -133,6 +141,7 @@
         {#if session.mayChangeAt(params.site)}<TestLevel {editor} />{/if}
       </div>
     </details>
+    <Printed {stands} {names} />
     <Scripts {bench} {names} mayKeep={session.mayChangeAt(params.site)} />
     <Walk {bench} {names} />
     <Protocol {bench} {names} events={stands.events} />

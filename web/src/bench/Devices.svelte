@@ -22,7 +22,7 @@
 </script>
 
 {#if stands.chargers.length > 0 || stands.inverter}
-  <ul class="mt-4" aria-label="Chargers and inverter">
+  <ul class="py-1" aria-label="Chargers and inverter">
     {#each stands.chargers as one (one.charger)}
       <li class="flex min-h-12 items-center gap-x-3 border-b border-rule">
         <span class="min-w-0 grow truncate"><strong>{name(one.charger)}</strong> charges</span>

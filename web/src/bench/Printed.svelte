@@ -2,7 +2,6 @@
   import type { BenchState } from '../lib/api/api';
   import { duration, fixed } from '../lib/sentence/quantity';
   import { happened } from '../lib/tape/events';
-  import Strip from './Strip.svelte';
 
   /** What happened at the bench, the newest first, and what the battery is at where one answers. */
   interface Props {
@@ -21,14 +20,6 @@
 
 <section class="min-w-0 px-4 py-3 md:px-6" aria-labelledby="printed">
   <h2 id="printed">What happened</h2>
-  {#if live}
-    <p class="number text-lg font-bold" aria-label="Battery now">
-      {fixed(live.batteryVolts, 2)} V
-      <span class="ml-3">{fixed(Math.round(live.batteryAmperes * 10) / 10 + 0, 1)} A</span>
-      <span class="ml-3">{fixed(live.stateOfCharge * 100, 1)} %</span>
-    </p>
-    <Strip trace={live.trace} events={stands.events} />
-  {/if}
   <!-- svelte-ignore a11y_no_noninteractive_tabindex -->
   <ol class="tape mt-2" aria-live="polite" aria-label="Printed" tabindex="0">
     {#each events as event, i (events.length - i)}

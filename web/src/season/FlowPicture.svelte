@@ -8,7 +8,7 @@
 
   const HIGH = 230;
   let width = $state(0);
-  const side = $derived(width < 520 ? 126 : 150);
+  const side = $derived(width < 520 ? 126 : 172);
   const picture = $derived(flowPicture(ledger, HIGH - 30));
   const x0 = $derived(side + 12);
   const x1 = $derived(Math.max(x0 + 60, width - side - 12));

@@ -122,10 +122,9 @@
       <Lanes
         outputs={run.outputs}
         lanes={view.lanes}
-        second={other?.lanes}
+        second={other && second && { lanes: other.lanes, name: second.name, counts: secondCounts }}
         part={spans.chosen !== undefined}
         counts={spans.chosen && countsOf(looked.marks, looked.total)}
-        {secondCounts}
         {names}
         at={hovered === undefined ? undefined : bucketAt(view.trace, hovered)}
         signalling={plan.program.outputs.filter((one) => one.loads.length === 0).map((one) => one.id)}

@@ -64,8 +64,18 @@
 <div class="flex flex-wrap items-start gap-x-6 px-4 pt-2 md:px-6">
   <SeasonConditions {editor} {plan} {season} />
   <With {plan} {season} {second} />
-  <div class="w-full md:w-96">
-    <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
+  <!-- It lies over what is shown until it is done, so that nothing moves. -->
+  <div class="pointer-events-none relative z-10 h-0 w-full">
+    <div class="absolute right-0 w-full bg-paper md:w-[28rem]">
+      <WorkBar work={season.work} what="Running the days" retry={() => season.run(plan)} />
+      {#if second.chosen !== undefined}
+        <WorkBar
+          work={second.work}
+          what="Running {second.name} beside it"
+          retry={() => second.run(plan, season.asked, done?.work.id ?? '')}
+        />
+      {/if}
+    </div>
   </div>
 </div>
 {#if done && run}

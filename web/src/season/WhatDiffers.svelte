@@ -12,6 +12,7 @@
   const told = $derived(
     comparison.figures.filter(tells).map((figure, i) => ({ figure, says: comparison.did[i] ?? '' })),
   );
+  const [first, ...others] = $derived(comparison.changed);
 </script>
 
 <section class="px-4 pt-1 pb-3 md:px-6" aria-label="What changed, and what it did">
@@ -32,9 +33,19 @@
   {#if told.length > MOST_TOLD}
     <p class="inline-block text-sm text-soft">and {told.length - MOST_TOLD} more, in bold under Both</p>
   {/if}
-  <ul class="mt-1 text-soft">
-    {#each comparison.changed as says (says)}<li>{says}</li>{:else}
-      <li>Nothing in the plan differs; the weather, the battery’s age or the load may.</li>{/each}
-  </ul>
+  {#if first === undefined}
+    <p class="mt-1 text-soft">Nothing in the plan differs; the weather, the battery’s age or the load may.</p>
+  {:else if others.length === 0}
+    <p class="mt-1 text-soft">{first}</p>
+  {:else}
+    <details class="mt-1 text-soft">
+      <summary class="opens flex min-h-11 cursor-pointer items-center"
+        >{first}, and {others.length} more that {others.length === 1 ? 'differs' : 'differ'}</summary
+      >
+      <ul class="columns-1 gap-x-8 pb-2 pl-5 lg:columns-2">
+        {#each others as says (says)}<li>{says}</li>{/each}
+      </ul>
+    </details>
+  {/if}
   <p class="text-soft">Simulated: no proof of safety.</p>
 </section>

@@ -10,7 +10,6 @@
   import Otherwise from './Otherwise.svelte';
   import type { SeasonRun } from './run.svelte';
   import type { SecondRun } from './secondRun.svelte';
-  import WorkBar from './WorkBar.svelte';
 
   /** What else runs on the same days and stands on the same tape. */
   interface Props {
@@ -42,6 +41,7 @@
   with
   <select
     class="{FIELD} max-w-64"
+    aria-label="with"
     value={second.chosen ?? ''}
     onchange={(event) => {
       const { value } = event.currentTarget;
@@ -58,15 +58,6 @@
       <ConditionsForm asked={second.asked} weatherOnly />
       <Otherwise asked={second.asked} />
     </ConditionsLine>
-  </div>
-{/if}
-{#if second.chosen !== undefined}
-  <div class="w-full md:w-96">
-    <WorkBar
-      work={second.work}
-      what="Running {second.name} beside it"
-      retry={() => second.run(plan, season.asked, season.done?.work.id ?? '')}
-    />
   </div>
 {/if}
 {#if second.problem}<Trouble problem={second.problem} retry={() => second.load()} />{/if}

@@ -20,7 +20,7 @@
   });
 </script>
 
-<div class="no-print md:min-h-11" data-work={work.now?.work.state ?? 'NONE'}>
+<div class="no-print" data-work={work.now?.work.state ?? 'NONE'}>
   {#if shows && work.running}
     <div class="pointer-events-auto flex items-center gap-4" role="status">
       <label class="flex grow items-center gap-3 text-sm">

@@ -21,8 +21,9 @@ export async function take(along: Along, row: SiteInList, says: (done: number, a
 
 async function takeAll(along: Along, row: SiteInList, says: (done: number, all: number) => void) {
   await prove(along);
-  const begun = instant();
   const site = row.id;
+  const oldAt = async () => (await along.store.get('sites', [along.account, site]))?.oldSince;
+  const before = await oldAt();
   const paths = [...pathsOfAll, ...pathsOf(site)];
   let bytes = 0;
   for (let i = 0; i < paths.length; i++) {
@@ -38,14 +39,14 @@ async function takeAll(along: Along, row: SiteInList, says: (done: number, all: 
   }
   bytes += await takePhotos(along, site);
   // What was sent meanwhile may not be in all of it.
-  const oldSince = (await along.store.get('sites', [along.account, site]))?.oldSince ?? '';
+  const oldSince = await oldAt();
   await along.store.put('sites', {
     account: along.account,
     site,
     row: plain(row),
     at: instant(),
     bytes,
-    ...(oldSince >= begun ? { oldSince } : {}),
+    ...(oldSince && oldSince !== before ? { oldSince } : {}),
   });
   await along.look();
 }

@@ -3,6 +3,7 @@ import { gate } from '../along/gate.svelte';
 import { api, outcome, type Outcome } from '../api/client';
 import CoreWorker from './core.worker?worker';
 import { LocalCore } from './local';
+import { Pace } from './pace';
 
 /** What the core can be asked wherever it runs, and what it is called in this browser. */
 const QUESTIONS = {
@@ -27,9 +28,17 @@ export type Answer<Q extends Question> = Told<Q>[keyof Told<Q>];
 const local = new LocalCore(() => new CoreWorker());
 let asked = 0;
 
+/** So often it answers what the server answered too before somebody waits for it: a script is slow until it has run for a while. */
+const WARM_UPS = 4;
+const paces = Object.fromEntries(Object.keys(QUESTIONS).map((one) => [one, new Pace()])) as Record<
+  Question,
+  Pace
+>;
+const warmed = new Set<Question>();
+
 /**
- * Asks the core: the one in this browser where it is there, without a way to the server and back, else the server.
- * The first question is the page's own; with the second somebody works here, and the core is loaded.
+ * Asks the core where it answers sooner: in this browser, without a way to the server and back, or at the server. The first question is
+ * the page's own; with the second somebody works here, and the core is loaded and tries itself on what is asked.
  */
 export async function ask<Q extends Question>(
   question: Q,
@@ -37,22 +46,63 @@ export async function ask<Q extends Question>(
   body: Body<Q>,
   signal?: AbortSignal,
 ): Promise<Outcome<Answer<Q>>> {
-  if (local.isReady()) {
+  if (paces[question].isHere && local.isReady()) {
     const told = await askHere(question, site, body, signal);
     if (told) return told;
-  } else if (asked++ > 0 && typeof Worker !== 'undefined') {
-    local.load();
   }
-  const told = await outcome<Answer<Q>>(
-    api.POST(question as never, { params: { path: { siteId: site } }, body, signal } as never) as never,
-  );
+  if (asked++ > 0 && typeof Worker !== 'undefined') void warm(question, site, body);
+  const told = await Promise.race([
+    askThere(question, site, body, signal),
+    ...(paces[question].isKnown ? [askLate(question, site, body, signal)] : []),
+  ]);
   // Without the server what this browser has answers, as soon as it is there.
-  const isAway = told.problem?.status === 0 && gate.along?.isTaken(site);
+  const isAway = told.problem?.status === 0 && (local.isReady() || gate.along?.isTaken(site));
   return (isAway && (await local.begin()) && (await askHere(question, site, body, signal))) || told;
 }
 
-const askHere = <Q extends Question>(question: Q, site: string, body: Body<Q>, signal?: AbortSignal) =>
-  named<Answer<Q>>(QUESTIONS[question], body, () => gate.along?.filesOf(site), signal);
+async function askThere<Q extends Question>(
+  question: Q,
+  site: string,
+  body: Body<Q>,
+  signal?: AbortSignal,
+): Promise<Outcome<Answer<Q>>> {
+  const begun = performance.now();
+  const told = await outcome<Answer<Q>>(
+    api.POST(question as never, { params: { path: { siteId: site } }, body, signal } as never) as never,
+  );
+  if (told.data) paces[question].tookThere(performance.now() - begun);
+  return told;
+}
+
+async function askHere<Q extends Question>(
+  question: Q,
+  site: string,
+  body: Body<Q>,
+  signal?: AbortSignal,
+): Promise<Outcome<Answer<Q>> | undefined> {
+  const begun = performance.now();
+  const told = await named<Answer<Q>>(QUESTIONS[question], body, () => gate.along?.filesOf(site), signal);
+  if (told?.data) paces[question].tookHere(performance.now() - begun);
+  return told;
+}
+
+/** Where the server is slower than it was: what this browser says; never anything where it cannot say it. */
+async function askLate<Q extends Question>(question: Q, site: string, body: Body<Q>, signal?: AbortSignal) {
+  await new Promise((resolve) => setTimeout(resolve, paces[question].patience));
+  const told = local.isReady() && !signal?.aborted && (await askHere(question, site, body, signal));
+  return told || new Promise<never>(() => undefined);
+}
+
+/** The core is loaded and answers a kind of question a few times for itself; from then on it is known how long it takes. */
+async function warm<Q extends Question>(question: Q, site: string, body: Body<Q>) {
+  if (warmed.has(question)) return;
+  warmed.add(question);
+  if (!(await local.begin())) {
+    warmed.delete(question);
+    return;
+  }
+  for (let i = 0; i < WARM_UPS; i++) await askHere(question, site, body);
+}
 
 /** What the core in this browser says; undefined where it cannot. */
 async function named<A>(

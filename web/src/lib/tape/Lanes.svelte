@@ -8,27 +8,29 @@
     outputs: OutputFigures[];
     /** Shares of each bucket in which a contact was closed, by output. */
     lanes: Record<string, number[]>;
-    /** Those of a second run, drawn below each. */
-    second?: Record<string, number[]> | undefined;
+    /** Those of a second run, drawn below each, with its name and how often each contact moved in it. */
+    second?:
+      | { lanes: Record<string, number[]>; name: string; counts: Record<string, number> | undefined }
+      | undefined;
     names: Record<string, string>;
     /** Outputs that only signal; their lanes are drawn in ink. */
     signalling: string[];
     /** How often each output switched in what is shown; absent where only the whole run is known. */
     counts?: Counts | undefined;
-    /** The same of the second run. */
-    secondCounts?: Counts | undefined;
     /** Whether what is shown is only a part of the run. */
     part?: boolean;
     /** Which span of the lanes the cursor stands in. */
     at?: number | undefined;
   }
-  let { outputs, lanes, second, names, signalling, counts, secondCounts, part = false, at }: Props = $props();
+  let { outputs, lanes, second, names, signalling, counts, part = false, at }: Props = $props();
 
   function switched(output: OutputFigures): string {
     const count = counts?.[output.output] ?? (counts ? 0 : output.switchings);
     const words = `${count} ${count === 1 ? 'switching' : 'switchings'}`;
     const whole = part && !counts ? ' in the whole run' : '';
-    return secondCounts ? `${words}, then ${secondCounts[output.output] ?? 0}` : words + whole;
+    return second?.counts
+      ? `${words}, with ${second.name} ${second.counts[output.output] ?? 0}`
+      : words + whole;
   }
 
   function stands(shares: number[] | undefined): string {
@@ -62,6 +64,6 @@
       lanes[output.output],
       signalling.includes(output.output) ? 'var(--ink)' : second ? 'var(--battery)' : 'var(--load)',
     )}
-    {#if second}{@render lane(second[output.output], 'var(--load)')}{/if}
+    {#if second}{@render lane(second.lanes[output.output], 'var(--load)')}{/if}
   {/each}
 </div>

@@ -103,6 +103,8 @@
     Battery voltage, V{@render value(read.volts)}{#if second}<LineKey line="first">now</LineKey><LineKey
         line="second">{second.name}</LineKey
       >{/if}{#if recorded}<LineKey line="recorded">{recorded.says}{@render value(wasThere)}</LineKey>{/if}
+    {#if now !== undefined}<span class="float-right">measured now{@render value(`${now.toFixed(2)} V`)}</span
+      >{/if}
   </p>
   <div bind:this={volts} style:height="{height.volts}px"></div>
   {#if !compact}

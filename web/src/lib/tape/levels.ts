@@ -2,27 +2,19 @@ import type uPlot from 'uplot';
 import { freeRight } from './layout';
 import type { Ink, Line } from './plot';
 
-/** What is measured now: a pointer from the right edge, and the number. */
+/** What is measured now: a pointer from the right edge; the number stands above the chart. */
 export function drawNow(plot: uPlot, volts: number, colours: Ink) {
   const { ctx, bbox } = plot;
   const px = devicePixelRatio;
   const y = plot.valToPos(volts, 'y', true);
   const edge = bbox.left + bbox.width;
-  const text = `measured now ${volts.toFixed(2)} V`;
   ctx.save();
-  ctx.font = `bold ${12 * px}px "Atkinson Hyperlegible Mono"`;
-  const width = ctx.measureText(text).width + 10 * px;
   ctx.fillStyle = colours.ink;
   ctx.beginPath();
-  ctx.moveTo(edge - 10 * px, y);
-  ctx.lineTo(edge + 12 * px, y - 8 * px);
-  ctx.lineTo(edge + 12 * px, y + 8 * px);
+  ctx.moveTo(edge, y);
+  ctx.lineTo(edge + 14 * px, y - 8 * px);
+  ctx.lineTo(edge + 14 * px, y + 8 * px);
   ctx.fill();
-  ctx.fillRect(edge - 14 * px - width, y - 9 * px, width, 18 * px);
-  ctx.fillStyle = colours.paper;
-  ctx.textAlign = 'left';
-  ctx.textBaseline = 'middle';
-  ctx.fillText(text, edge - 9 * px - width, y + 1 * px);
   ctx.restore();
 }
 

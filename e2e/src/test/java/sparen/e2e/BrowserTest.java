@@ -202,6 +202,11 @@ abstract class BrowserTest {
         return article;
     }
 
+    /** The field that is called so, and not only holds the words. */
+    static Locator exact(Page page, String label) {
+        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    }
+
     /** Opens the line that tells under which conditions a run is made. */
     static void openConditions(Page page) {
         page.getByText(Pattern.compile("^\\d+ (days?|years) from ")).click();

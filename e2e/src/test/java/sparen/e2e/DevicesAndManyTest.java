@@ -43,8 +43,8 @@ public class DevicesAndManyTest extends BrowserTest {
                 .first()
                 .getByText("What that does, both on the tape")
                 .click();
-        assertThat(page.getByLabel("plan").first().locator("option:checked"))
-                .hasText("as it is written, whatever its devices make of it");
+        assertThat(exact(page, "with").locator("option:checked"))
+                .hasText("the same as written, whatever devices make of it");
         page.navigate(address() + "/#/site/hallgrund/plan/devices");
         button(page, "More for Grey box").click();
         button(page, "Take Grey box out").click();

@@ -251,9 +251,8 @@ public class JobsTest extends BrowserTest {
                 "what it earned");
         assertTrue(number(dearCells.nth(2)) < 0, "more is got than paid: " + dear.innerText());
 
-        link(page, "Compare").click();
-        page.getByLabel("plan").first().selectOption("as it is now, without its windows");
-        button(page, "Compare").last().click();
+        exact(page, "with").selectOption("the same without its windows");
+        button(page, "Both").click();
         Locator figures = page.getByRole(AriaRole.TABLE).last();
         assertThat(figures).containsText("Cost, 06:00 to 24:00");
         Locator given = figures.getByRole(AriaRole.ROW)

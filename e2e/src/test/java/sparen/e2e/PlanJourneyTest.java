@@ -305,7 +305,6 @@ public class PlanJourneyTest extends BrowserTest {
             {PLAN + "/revisions", "As found"},
             {SEASON, "Every load was served"},
             {SEASON + "/absence", "until I am back on"},
-            {SEASON + "/compare", "from the same day"},
             {SEASON + "/years", "Run the years"},
             {"/site/skarvholm/plan/system", "What is here"},
             {"/site/skarvholm/season", "Lowest charge"},

@@ -26,8 +26,10 @@ public class SeasonJourneyTest extends BrowserTest {
                 AriaRole.BUTTON, new Page.GetByRoleOptions().setName("Undo").setExact(true));
     }
 
-    private static Locator exact(Page page, String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
+    private static double wattHours(Locator row) {
+        String said = row.getByRole(AriaRole.CELL).first().innerText();
+        double number = Double.parseDouble(said.replaceAll("[^0-9.]", ""));
+        return said.contains("kWh") ? 1000 * number : number;
     }
 
     /** Does something that begins a run of the season; returns the run's id when the tape shows it. */
@@ -148,19 +150,45 @@ public class SeasonJourneyTest extends BrowserTest {
         assertEquals(runs.size(), 0);
     }
 
+    /** A revision beside the plan as it is, on the season's own tape: differences first; then a span of it, counted up by itself. */
     @Test
-    public void comparesTwoRevisions() {
-        Page page = at("/site/skarvholm/season/compare", "odd");
-        page.getByLabel("plan").first().selectOption("0");
-        page.getByLabel("plan").nth(1).selectOption("1");
-        button(page, "Compare").click();
+    public void comparesWithARevision() {
+        Page page = at("/site/skarvholm/season", "odd");
+        exact(page, "with").selectOption("0");
         Locator told =
                 page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What changed, and what it did"));
         assertThat(told).containsText("LVD of");
         assertThat(told).containsText("instead of");
         assertThat(page.getByRole(AriaRole.TABLE)).containsText("Lowest state of charge");
         assertThat(page.locator("#tape canvas").first()).isVisible();
+        assertThat(page.locator("#tape")).containsText("switchings, with revision 0");
         assertAccessible(page);
+        exact(page, "with").selectOption("nothing beside it");
+        assertThat(told).hasCount(0);
+    }
+
+    /** What stands behind the verdict is of the span that is chosen, in whole hours, and says so; the strip above stays while one reads. */
+    @Test
+    public void figuresAreOfTheSpanThatIsShown() {
+        Page page = at("/site/skarvholm/season", "odd");
+        page.waitForSelector("[data-run]");
+        button(page, "Energy").click();
+        Locator behind = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Where the energy went"));
+        Locator came = behind.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Came in"));
+        double whole = wattHours(came);
+        button(page, "Day by day").click();
+        page.locator("[data-day='3']").click();
+        assertThat(page.getByText("Of the whole run.")).isVisible();
+        button(page, "Energy").click();
+        assertThat(page.getByText("Of these 1 d")).isVisible();
+        assertThat(came).isVisible();
+        double day = wattHours(came);
+        assertTrue(day > 0 && day < whole / 5, day + " of " + whole + " Wh");
+        page.setViewportSize(1280, 500);
+        behind.getByText("Unserved").first().scrollIntoViewIfNeeded();
+        page.mouse().wheel(0, 4000);
+        button(page, "Back to the tape").click();
+        assertThat(page.locator("#tape canvas").first()).isInViewport();
     }
 
     /** In the dark no setting helps, and that is said; where a level is the trouble, the one that helps is put into the plan and undone. */

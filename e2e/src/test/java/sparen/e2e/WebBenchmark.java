@@ -55,10 +55,6 @@ public class WebBenchmark extends BrowserTest {
         return ((Number) page.evaluate(script)).doubleValue();
     }
 
-    private static Locator exact(Page page, String label) {
-        return page.getByLabel(label, new Page.GetByLabelOptions().setExact(true));
-    }
-
     private Page twentyOutputs() throws Exception {
         Page page = at("/new", "liv");
         page.locator("input[type=file]").setInputFiles(TwentyOutputs.document());
