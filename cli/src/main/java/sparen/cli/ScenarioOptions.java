@@ -67,7 +67,13 @@ final class ScenarioOptions {
         Instant start = from.atStartOfDay(plan.site().location().zone()).toInstant();
         int minutes = (int) Math.ceil(duration / 60);
         return new Scenario(
-                plan, start, duration, weather(plan.site().location(), start, minutes), profiles, weatherNumber, List.of());
+                plan,
+                start,
+                duration,
+                weather(plan.site().location(), start, minutes),
+                profiles,
+                weatherNumber,
+                List.of());
     }
 
     private Weather weather(Location location, Instant start, int minutes) throws BadInput {

@@ -26,7 +26,12 @@ import sparen.sun.Weather;
  * @param circumstances other than the site tells; absent for none
  */
 public record RunInputs(
-        Plan plan, LocalDate from, int days, WeatherChoice weather, long weatherNumber, Optional<Circumstances> circumstances) {
+        Plan plan,
+        LocalDate from,
+        int days,
+        WeatherChoice weather,
+        long weatherNumber,
+        Optional<Circumstances> circumstances) {
     public RunInputs {
         Bounds.present("plan", plan);
         Bounds.present("from", from);

@@ -160,7 +160,8 @@ public final class Absence {
     }
 
     private long[] seeds(int from, int to) {
-        return LongStream.range(question.weatherNumber() + from, question.weatherNumber() + to).toArray();
+        return LongStream.range(question.weatherNumber() + from, question.weatherNumber() + to)
+                .toArray();
     }
 
     private Answer answer(List<Outcome> base) {
@@ -256,7 +257,8 @@ public final class Absence {
                 .filter(Load::critical)
                 .forEach(load ->
                         unserved.put(load.id(), run.ledger().unservedJoules().getOrDefault(load.id(), 0.0)));
-        return new Outcome(weatherNumber, unserved, run.lowestStateOfCharge().value(), course(unserved.keySet(), run.days()));
+        return new Outcome(
+                weatherNumber, unserved, run.lowestStateOfCharge().value(), course(unserved.keySet(), run.days()));
     }
 
     private static Course course(Set<String> critical, List<DayFigures> days) {

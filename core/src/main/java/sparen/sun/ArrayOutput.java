@@ -22,6 +22,7 @@ public final class ArrayOutput {
 
     private static final double KELVIN = 273.15;
     private static final double DARK_WATTS = 0.05;
+    private static final double HAIR = 1e-9;
 
     private ArrayOutput() {}
 
@@ -137,6 +138,9 @@ public final class ArrayOutput {
         private final double up;
         private final boolean hayDavies;
         private final double clean;
+        /** Above this the sun stands above all of the horizon, whatever its azimuth: the sine of its altitude. */
+        private final double clearOfHorizon;
+
         private double factor;
 
         Plane(SolarArray array) {
@@ -149,6 +153,12 @@ public final class ArrayOutput {
             hayDavies = array.sky().orElse(Sky.ISOTROPIC) == Sky.HAY_DAVIES;
             clean = array.peakWatts() / 1000 * (1 - array.lossFraction());
             factor = clean;
+            clearOfHorizon = array.horizon().stream()
+                            .mapToDouble(HorizonPoint::altitudeDegrees)
+                            .map(degrees -> StrictMath.sin(StrictMath.toRadians(degrees)))
+                            .max()
+                            .orElse(-1)
+                    + HAIR;
         }
 
         void setMonth(int month) {
@@ -165,7 +175,8 @@ public final class ArrayOutput {
             double sunNorth = weather.north()[i];
             double sunUp = weather.up()[i];
             double cosIncidence = sunEast * east + sunNorth * north + sunUp * up;
-            boolean hidden = !array.horizon().isEmpty() && isBelowHorizon(sunEast, sunNorth, sunUp);
+            boolean hidden =
+                    sunUp < clearOfHorizon && !array.horizon().isEmpty() && isBelowHorizon(sunEast, sunNorth, sunUp);
             double beam = hidden ? 0 : weather.beamWatts()[i];
             double diffuse = weather.diffuseWatts()[i];
             return hayDavies

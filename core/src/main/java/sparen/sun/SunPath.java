@@ -48,26 +48,60 @@ final class SunPath {
         }
     }
 
-    /** Fills in the direction so many half minutes after the start. */
-    void direction(int halves, double[] direction) {
-        int knot = halves / HALVES_BETWEEN;
-        double x = (double) halves / HALVES_BETWEEN - knot;
-        double a = -x * (x - 1) * (x - 2) / 6;
-        double b = (x + 1) * (x - 1) * (x - 2) / 2;
-        double c = -(x + 1) * x * (x - 2) / 2;
-        double d = (x + 1) * x * (x - 1) / 6;
-        double[] before = knots[knot];
-        double[] from = knots[knot + 1];
-        double[] to = knots[knot + 2];
-        double[] after = knots[knot + 3];
-        double still = a * before[0] + b * from[0] + c * to[0] + d * after[0];
-        double aside = a * before[1] + b * from[1] + c * to[1] + d * after[1];
-        double pole = a * before[2] + b * from[2] + c * to[2] + d * after[2];
-        int turn = halves % HALVES_OF_A_DAY;
-        double south = COSINE[turn] * still - SINE[turn] * aside;
-        double west = SINE[turn] * still + COSINE[turn] * aside;
-        direction[0] = -west;
-        direction[1] = cosineLatitude * pole - sineLatitude * south;
-        direction[2] = sineLatitude * pole + cosineLatitude * south;
+    /** Goes through all minutes from the start on: the sine of the altitude at the beginning of each and at the end of the last. */
+    void sinesOfAltitude(double[] sines) {
+        double[] still = new double[4];
+        double[] aside = new double[4];
+        double[] pole = new double[4];
+        for (int i = 0; i < sines.length; i++) {
+            int halves = 2 * i;
+            if (halves % HALVES_BETWEEN == 0) {
+                cubics(halves / HALVES_BETWEEN, still, aside, pole);
+            }
+            double x = (double) (halves % HALVES_BETWEEN) / HALVES_BETWEEN;
+            int turn = halves % HALVES_OF_A_DAY;
+            double south = COSINE[turn] * at(still, x) - SINE[turn] * at(aside, x);
+            sines[i] = sineLatitude * at(pole, x) + cosineLatitude * south;
+        }
+    }
+
+    /** The same for the direction in the middle of each minute. */
+    void directions(double[] east, double[] north, double[] up) {
+        double[] still = new double[4];
+        double[] aside = new double[4];
+        double[] pole = new double[4];
+        for (int i = 0; i < up.length; i++) {
+            int halves = 2 * i + 1;
+            if (i == 0 || halves % HALVES_BETWEEN == 1) {
+                cubics(halves / HALVES_BETWEEN, still, aside, pole);
+            }
+            double x = (double) (halves % HALVES_BETWEEN) / HALVES_BETWEEN;
+            int turn = halves % HALVES_OF_A_DAY;
+            double stands = at(still, x);
+            double goes = at(aside, x);
+            double towardsPole = at(pole, x);
+            double south = COSINE[turn] * stands - SINE[turn] * goes;
+            east[i] = -(SINE[turn] * stands + COSINE[turn] * goes);
+            north[i] = cosineLatitude * towardsPole - sineLatitude * south;
+            up[i] = sineLatitude * towardsPole + cosineLatitude * south;
+        }
+    }
+
+    /** Lagrange's cubics through the knots about the span after a knot, by powers of the part of it that is gone. */
+    private void cubics(int knot, double[]... into) {
+        for (int k = 0; k < into.length; k++) {
+            double before = knots[knot][k];
+            double from = knots[knot + 1][k];
+            double to = knots[knot + 2][k];
+            double after = knots[knot + 3][k];
+            into[k][0] = from;
+            into[k][1] = to - before / 3 - from / 2 - after / 6;
+            into[k][2] = (before + to) / 2 - from;
+            into[k][3] = (after - before) / 6 + (from - to) / 2;
+        }
+    }
+
+    private static double at(double[] cubic, double x) {
+        return cubic[0] + x * (cubic[1] + x * (cubic[2] + x * cubic[3]));
     }
 }

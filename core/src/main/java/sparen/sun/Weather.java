@@ -50,17 +50,8 @@ public record Weather(
                     ClearSky.extraterrestrialWatts(ClearSky.dayOfYear(start.plusSeconds(86_400L * day)));
         }
         SunPath path = new SunPath(location, start, minutes);
-        double[] direction = new double[3];
-        for (int i = 0; i < minutes; i++) {
-            path.direction(2 * i, direction);
-            weather.sinesOfAltitude[i] = direction[2];
-            path.direction(2 * i + 1, direction);
-            weather.east[i] = direction[0];
-            weather.north[i] = direction[1];
-            weather.up[i] = direction[2];
-        }
-        path.direction(2 * minutes, direction);
-        weather.sinesOfAltitude[minutes] = direction[2];
+        path.sinesOfAltitude(weather.sinesOfAltitude);
+        path.directions(weather.east, weather.north, weather.up);
         return weather;
     }
 

@@ -96,7 +96,8 @@ public class Outlooks implements Chore {
                 Optional.of(new WeatherChoice.PlaceMonths(Optional.empty())),
                 Optional.empty());
         RunInputs inputs = new RunInputs(plan, today, days, weather, 1, Optional.empty());
-        Outlook outlook = Outlook.of(WEATHERS, weatherNumber -> runs.scenario(siteId, inputs.withWeatherNumber(weatherNumber)));
+        Outlook outlook =
+                Outlook.of(WEATHERS, weatherNumber -> runs.scenario(siteId, inputs.withWeatherNumber(weatherNumber)));
         WorkedOut workedOut = new WorkedOut(plan.site().battery().startStateOfCharge(), outlook);
         mapper.keep(
                 new OutlookMapper.Row(siteId, revision, today, days, json.writeValueAsString(workedOut)),

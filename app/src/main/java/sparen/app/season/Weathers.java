@@ -26,7 +26,8 @@ class Weathers {
     }
 
     /** All that weather is made from. */
-    private record Key(String site, Location location, Instant start, int minutes, WeatherChoice choice, long weatherNumber) {}
+    private record Key(
+            String site, Location location, Instant start, int minutes, WeatherChoice choice, long weatherNumber) {}
 
     Weather of(String siteId, RunInputs inputs, Progress progress) {
         Key key = new Key(

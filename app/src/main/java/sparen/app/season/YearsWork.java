@@ -53,7 +53,8 @@ class YearsWork implements WorkKind {
     public Object part(Work work, int part, WorkReport report) {
         RunInputs first = request(work).run();
         long weatherNumber = first.weatherNumber() + part;
-        return Years.one(weatherNumber, runs.scenario(work.siteId(), first.withWeatherNumber(weatherNumber), report), report);
+        return Years.one(
+                weatherNumber, runs.scenario(work.siteId(), first.withWeatherNumber(weatherNumber), report), report);
     }
 
     @Override
