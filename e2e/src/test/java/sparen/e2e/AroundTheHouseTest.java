@@ -127,6 +127,18 @@ public class AroundTheHouseTest extends BrowserTest {
                 document.substring(0, 60));
     }
 
+    /** What the list of sites brings of scripts, as it comes over the wire. */
+    @Test
+    public void theFirstPageIsLight() {
+        Page page = at("/", "odd");
+        assertThat(page.getByText("Skarvholm bird observatory").first()).isVisible();
+        double bytes = ((Number) page.evaluate("performance.getEntriesByType('resource')"
+                        + ".filter(one => /\\.js$/.test(new URL(one.name).pathname))"
+                        + ".reduce((sum, one) => sum + one.encodedBodySize, 0)"))
+                .doubleValue();
+        assertTrue(bytes > 30_000 && bytes < 90_000, bytes + " bytes");
+    }
+
     /** While a year is run the fortnight still stands there, and is called one. */
     @Test
     public void whatIsShownIsWhatThePictureShows() {
