@@ -76,6 +76,7 @@ const LAYOUTS: Record<string, Layout> = {
     first: ['name', 'breakerAmperes', 'legs', 'exportWatts'],
     themes: {
       Prices: ['bands'],
+      'What goes out': ['meter'],
       'Voltage and line': ['volts', 'legOhms'],
       Outages: ['outagesPerYear', 'meanOutageSeconds'],
     },
@@ -105,7 +106,7 @@ const LAYOUTS: Record<string, Layout> = {
       ],
       'Alarm and cut-off': ['cutOff'],
       Windows: ['windows'],
-      'Out to the grid': ['exportsSurplus', 'exportLimitWatts'],
+      'Out to the grid': ['exportsSurplus', 'exportLimitWatts', 'exportLimitFraction'],
     },
   },
   DcSource: { first: ['name', 'byClock', 'profile', 'brakeVolts', 'releaseVolts'], themes: {} },

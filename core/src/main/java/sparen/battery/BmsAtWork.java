@@ -26,6 +26,7 @@ public final class BmsAtWork {
     private final Timer low;
     private final Timer overCharge;
     private final Timer overDischarge;
+    private final Timer unheard;
     private boolean highOpen;
     private boolean lowOpen;
     private boolean asleep;
@@ -43,6 +44,7 @@ public final class BmsAtWork {
         low = new Timer(delay);
         overCharge = new Timer(bms.currentDelaySeconds());
         overDischarge = new Timer(bms.currentDelaySeconds());
+        unheard = new Timer(bms.keepAliveSeconds().orElse(Double.POSITIVE_INFINITY));
     }
 
     /** Whether charging current may flow. */
@@ -73,13 +75,16 @@ public final class BmsAtWork {
      * @param amperes through it (A, charging positive)
      * @param celsius its temperature (°C)
      * @param shownVolts what a charger shows it from outside while it sleeps (V), 0 for none
+     * @param heard whether something talks to it on its data line
      * @return whether a path moved
      */
-    public boolean settle(double seconds, double volts, double amperes, double celsius, double shownVolts) {
+    public boolean settle(
+            double seconds, double volts, double amperes, double celsius, double shownVolts, boolean heard) {
         boolean couldCharge = mayCharge();
         boolean couldDischarge = mayDischarge();
         now = seconds;
         settleVoltage(volts, shownVolts);
+        settleTalk(heard);
         settleCurrent(amperes);
         settleTemperature(celsius);
         if (couldCharge == mayCharge() && couldDischarge == mayDischarge()) {
@@ -103,7 +108,7 @@ public final class BmsAtWork {
                     volts);
         }
         if (asleep) {
-            if (shownVolts >= bms.wakeUpVolts().orElse(0.0)) {
+            if (shownVolts > 0 && shownVolts >= bms.wakeUpVolts().orElse(0.0)) {
                 asleep = false;
                 tell(Change.WOKEN, shownVolts);
             }
@@ -118,6 +123,16 @@ public final class BmsAtWork {
                     lowOpen ? Change.BATTERY_LOW : Change.BATTERY_LOW_OVER,
                     lowOpen ? bms.lowVolts() : bms.lowReleaseVolts(),
                     volts);
+        }
+    }
+
+    /** What nobody talks to for too long falls asleep: whatever wakes it begins to talk to it too. */
+    private void settleTalk(boolean heard) {
+        unheard.observe(now, !heard && !asleep);
+        if (unheard.isDue(now)) {
+            unheard.reset();
+            asleep = true;
+            tell(Change.NOT_TALKED_TO, bms.keepAliveSeconds().orElseThrow());
         }
     }
 
@@ -174,7 +189,7 @@ public final class BmsAtWork {
     /** When one of its timers is due next (s). */
     public double dueSeconds() {
         double due = Math.min(Math.min(high.dueSeconds(), low.dueSeconds()), overCharge.dueSeconds());
-        due = Math.min(due, overDischarge.dueSeconds());
+        due = Math.min(due, Math.min(overDischarge.dueSeconds(), unheard.dueSeconds()));
         if (chargeRetry > now) {
             due = Math.min(due, chargeRetry);
         }

@@ -39,9 +39,7 @@ final class CannotBlend implements Check {
                             : "It only switches: while AC feeds, sun that the battery does not take is thrown away.",
                     "program/ac/source"));
         }
-        boolean out = ac.exportsSurplus()
-                || ac.windows().stream().anyMatch(window -> window.toGrid().orElse(false));
-        if (out && hasFeeder(plan) && takesBack(plan) == 0) {
+        if (ac.givesOut() && hasFeeder(plan) && takesBack(plan) == 0) {
             found.add(at(
                     inverter,
                     Severity.CAUTION,

@@ -90,6 +90,8 @@ public final class Checks {
             new NotSent(),
             new Drifted(),
             new CannotBlend(),
+            new ExportUnseen(),
+            new NobodyTalks(),
             new WindowIgnoresVoltage(),
             new CriticalLoadUnprotected(),
             new BeyondTheDevice(),

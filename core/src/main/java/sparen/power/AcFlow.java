@@ -99,16 +99,33 @@ final class AcFlow {
         return Math.min(Math.max(needed, Math.max(given, spare)), inverter.continuousWatts() * carriedShare(on));
     }
 
-    /** The most that goes out to the source at hand (W), less what sun on the AC side already brings. */
+    /** The most that goes out to the source at hand (W), less what sun on the AC side already brings, as far as its meter sees it. */
     private double exportWatts(AcConditions on) {
-        return Math.max(0, exportLimitWatts(on.from) - surplusWatts);
+        return Math.max(0, exportLimitWatts(on.from) - (isBlind(on.from) ? 0 : surplusWatts));
     }
 
-    /** The most that goes out to a source (W). */
-    double exportLimitWatts(AcSource source) {
+    /** The most that goes out to a source (W). A meter the wrong way round holds nothing back: only the feeder itself does. */
+    private double exportLimitWatts(AcSource source) {
+        if (!(source instanceof AcSource.Feeder feeder)) {
+            return 0;
+        }
+        boolean isReversed = feeder.meter().map(AcSource.ExportMeter::reversed).orElse(false);
+        return isReversed
+                ? feeder.exportWatts()
+                : Math.min(feeder.exportWatts(), program.exportLimitWatts(inverter.continuousWatts()));
+    }
+
+    /** The most that arrays on the AC side send out to a source (W): what a meter does not see nobody holds back. */
+    double arraysOutWatts(AcSource source) {
+        if (source instanceof AcSource.Feeder feeder && isBlind(source)) {
+            return feeder.exportWatts();
+        }
+        return program.exportsSurplus() ? exportLimitWatts(source) : 0;
+    }
+
+    private static boolean isBlind(AcSource source) {
         return source instanceof AcSource.Feeder feeder
-                ? Math.min(feeder.exportWatts(), program.exportLimitWatts().orElse(Double.POSITIVE_INFINITY))
-                : 0;
+                && feeder.meter().map(meter -> !meter.seesAcArrays()).orElse(false);
     }
 
     /** The share of its rating that it carries at this air temperature. */

@@ -352,9 +352,9 @@ public final class AcSide {
         return flow.outWatts;
     }
 
-    /** The most that goes out to a source (W). */
-    public double exportLimitWatts(AcSource source) {
-        return flow.exportLimitWatts(source);
+    /** The most that arrays on its side send out to a source (W). */
+    public double arraysOutWatts(AcSource source) {
+        return flow.arraysOutWatts(source);
     }
 
     /** The highest state of charge (fraction) up to which none of its levels changes its answer, given the present one and a window's. */

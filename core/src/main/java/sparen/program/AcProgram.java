@@ -19,6 +19,7 @@ import sparen.site.DailySpan;
  * @param exportsSurplus whether sun that neither loads nor battery take goes out to a feeder that takes it
  * @param byStateOfCharge levels in place of the two voltages, which are not looked at then; absent for the voltages
  * @param exportLimitWatts the most that goes out, from sun and battery together (W), 0 to 1e6; absent for what the feeder takes
+ * @param exportLimitFraction the same as a share of the inverter's continuous rating (fraction), 0 to 1; the lower of both counts
  * @param bypassesOverload whether an overloaded inverter puts its loads on AC for a while where there is some; absent for no
  * @param cutOff levels of the state of charge at which the inverter warns and stops, beside its voltages; absent for none
  */
@@ -33,6 +34,7 @@ public record AcProgram(
         boolean exportsSurplus,
         Optional<FeedLevels> byStateOfCharge,
         Optional<Double> exportLimitWatts,
+        Optional<Double> exportLimitFraction,
         Optional<Boolean> bypassesOverload,
         Optional<CutOffLevels> cutOff)
         implements AcProgramWith {
@@ -212,6 +214,7 @@ public record AcProgram(
         }
         byStateOfCharge = Bounds.orEmpty(byStateOfCharge);
         exportLimitWatts = Bounds.optional("exportLimitWatts", exportLimitWatts, 0, 1e6);
+        exportLimitFraction = Bounds.optional("exportLimitFraction", exportLimitFraction, 0, 1);
         bypassesOverload = Bounds.orEmpty(bypassesOverload);
         cutOff = Bounds.orEmpty(cutOff);
     }
@@ -238,7 +241,21 @@ public record AcProgram(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
+    }
+
+    /** Whether power is to go out to a feeder: of the sun, or in a window. */
+    public boolean givesOut() {
+        return exportsSurplus
+                || windows.stream().anyMatch(window -> window.toGrid().orElse(false));
+    }
+
+    /** The most that is to go out (W) of an inverter with a continuous rating (W); infinite where nothing is set. */
+    public double exportLimitWatts(double continuousWatts) {
+        return Math.min(
+                exportLimitWatts.orElse(Double.POSITIVE_INFINITY),
+                exportLimitFraction.map(share -> share * continuousWatts).orElse(Double.POSITIVE_INFINITY));
     }
 
     /** Whether AC charges now: by the window in force (null for none), else by who charges; a window overrules nobody who says never. */

@@ -45,6 +45,7 @@ public enum Change {
     BATTERY_LOW("battery at or below its lowest {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 3)),
     BATTERY_LOW_OVER(
             "battery back at or above its release {limit}; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 3)),
+    NOT_TALKED_TO("nothing has talked to it for {wait}", delay()),
     WOKEN("woken: a charger shows it {read}", read(Unit.VOLTS, 2)),
     CHARGE_CURRENT("charging above {limit}; it takes {read}", limit(Unit.AMPERES, 1), read(Unit.AMPERES, 1)),
     DISCHARGE_CURRENT("discharging above {limit}; it gives {read}", limit(Unit.AMPERES, 1), read(Unit.AMPERES, 1)),

@@ -238,7 +238,7 @@ final class AcAtWork implements Part {
      */
     double count(double seconds, double chargerDcJoules) {
         AcSource source = side.sourceAtHand() < 0 ? null : sources.get(side.sourceAtHand());
-        energies.count(seconds, side, program, source, sunWatts(), chargerDcJoules);
+        energies.count(seconds, side, source, sunWatts(), chargerDcJoules);
         double cost = 0;
         for (EngineGenerator generator : generators) {
             generator.count(seconds, generator.generator() == source ? energies.importJoules : 0);

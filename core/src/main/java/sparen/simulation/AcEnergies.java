@@ -1,7 +1,6 @@
 package sparen.simulation;
 
 import sparen.power.AcSide;
-import sparen.program.AcProgram;
 import sparen.site.AcSource;
 
 /** The energies that pass through an AC side in a step, and what they cost. */
@@ -29,8 +28,7 @@ final class AcEnergies {
      * @param sunWatts what the sun on the AC side could give (W)
      * @param chargerDcJoules what the charger gave to the main bus (J)
      */
-    void count(
-            double seconds, AcSide side, AcProgram program, AcSource source, double sunWatts, double chargerDcJoules) {
+    void count(double seconds, AcSide side, AcSource source, double sunWatts, double chargerDcJoules) {
         chargerJoules = chargerDcJoules / side.chargerEfficiency();
         double surplus = side.surplusWatts() * seconds;
         double bySun = Math.min(surplus, chargerJoules);
@@ -40,7 +38,7 @@ final class AcEnergies {
         if (source != null) {
             importJoules = side.fixedImportWatts() * seconds + chargerJoules - bySun;
             double out = side.outWatts() * seconds;
-            double most = program.exportsSurplus() ? side.exportLimitWatts(source) * seconds - out : 0;
+            double most = Math.max(0, side.arraysOutWatts(source) * seconds - out);
             double outBySun = Math.min(left, most);
             exportJoules = out + outBySun;
             left -= outBySun;

@@ -31,6 +31,7 @@ final class BatteryAtWork implements Part {
     private double highAmperes = Double.NEGATIVE_INFINITY;
     private boolean spent;
     private double settledCelsius = Double.NaN;
+    private boolean wasHeard = true;
 
     private BatteryAtWork(String id, int count, BatteryModel model, BatteryBranch branch, BmsAtWork bms) {
         this.id = id;
@@ -79,9 +80,10 @@ final class BatteryAtWork implements Part {
      * Lets its BMS look at an instant (s).
      *
      * @param shownVolts what a charger shows it from outside while it sleeps (V)
+     * @param heard whether something talks to it on its data line
      * @return why, when a path moved; null when none did
      */
-    List<Fact> settle(double seconds, double shownVolts) {
+    List<Fact> settle(double seconds, double shownVolts, boolean heard) {
         if (bms == null) {
             return null;
         }
@@ -94,13 +96,15 @@ final class BatteryAtWork implements Part {
                 && amperes >= lowAmperes
                 && amperes <= highAmperes
                 && celsius == settledCelsius
+                && heard == wasHeard
                 && !bms.isAsleep();
         if (quiet) {
             return null;
         }
-        boolean moved = bms.settle(seconds, volts, amperes, celsius, shownVolts);
+        boolean moved = bms.settle(seconds, volts, amperes, celsius, shownVolts, heard);
         setPaths();
         settledCelsius = celsius;
+        wasHeard = heard;
         quietDue = bms.dueSeconds();
         lowVolts = bms.lowestVolts(volts);
         highVolts = bms.highestVolts(volts);

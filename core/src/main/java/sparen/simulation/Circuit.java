@@ -47,7 +47,7 @@ final class Circuit {
 
     private final CurrentInput[] sources;
     final DcSourceAtWork[] dcSources;
-    private final List<TalkLoss> talkLosses;
+    private final DataLine line;
     private final double[] loadOhms;
     private final List<String> loadIds;
     private final double idleWatts;
@@ -78,7 +78,6 @@ final class Circuit {
     boolean floating;
     private boolean mainOpen;
     boolean sourcesShut;
-    private double talkDue = Double.POSITIVE_INFINITY;
     final SunLeft sun;
 
     Circuit(Scenario scenario, SiteInputs inputs) {
@@ -144,7 +143,7 @@ final class Circuit {
         monitors = site.monitors().stream().map(this::monitor).toArray(MonitorAtWork[]::new);
         fuses = fuses();
         blown = new boolean[branches.count()];
-        talkLosses = scenario.talkLosses();
+        line = new DataLine(scenario);
         parts = gather();
         takeTemperature();
         takeRequests(0);
@@ -262,35 +261,20 @@ final class Circuit {
         return watching.toArray(Part[]::new);
     }
 
-    private double soonest(double next, double at) {
-        return at > now ? Math.min(next, at) : next;
-    }
-
     private void takeTalk(double seconds) {
-        if (!talkLosses.isEmpty()) {
-            talkDue = Double.POSITIVE_INFINITY;
+        if (line.mayFallSilent()) {
+            line.begin();
             takeRequests(seconds);
         }
-    }
-
-    /** Whether a charger has not yet taken the batteries' line for silent; notes when that may change. */
-    private boolean talks(ChargeRegulator charger, double seconds) {
-        boolean talks = true;
-        for (TalkLoss loss : talkLosses) {
-            double silentAt = loss.fromSeconds() + charger.silentSeconds();
-            talks &= seconds < silentAt || seconds >= loss.toSeconds();
-            talkDue = Math.min(talkDue, soonest(soonest(Double.POSITIVE_INFINITY, silentAt), loss.toSeconds()));
-        }
-        return talks;
     }
 
     private void takeRequests(double seconds) {
         Optional<BmsRequest> request = batteries.request();
         for (ControllerAtWork controller : controllers) {
-            controller.regulator.takeRequest(request, talks(controller.regulator, seconds));
+            controller.regulator.takeRequest(request, line.talksTo(controller.regulator, seconds, now));
         }
         if (acCharger != null) {
-            acCharger.takeRequest(request, talks(acCharger, seconds));
+            acCharger.takeRequest(request, line.talksTo(acCharger, seconds, now));
         }
     }
 
@@ -586,7 +570,7 @@ final class Circuit {
         }
         loadsChanged |= changed;
         partsDue = seconds >= partsDue || changed
-                ? soonestOf(timers, soonestOf(moving, Math.min(thermal.nextSample(), talkDue)))
+                ? soonestOf(timers, soonestOf(moving, Math.min(thermal.nextSample(), line.dueSeconds())))
                 : soonestOf(timers, partsDue);
         return changed;
     }
@@ -594,11 +578,12 @@ final class Circuit {
     private boolean settleBatteries(double seconds, List<PartEvent> moved) {
         boolean changed = false;
         boolean charged = bus.hasBattery() && bus.batteryCurrent()[0] > 0;
+        boolean heard = line.isHeard(this, seconds);
         for (BatteryAtWork battery : batteries.all) {
             changed |= batteries.all.length > 1 && battery.settleEmpty();
             boolean couldCharge = battery.mayCharge();
             boolean couldDischarge = battery.mayDischarge();
-            List<Fact> causes = battery.settle(seconds, battery.isAsleep() ? shownVolts() : 0);
+            List<Fact> causes = battery.settle(seconds, battery.isAsleep() ? shownVolts() : 0, heard);
             if (causes != null) {
                 List<Fact> facts = battery.changesFrom(couldCharge, couldDischarge);
                 if (battery.count > 1) {

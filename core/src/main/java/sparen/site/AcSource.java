@@ -103,6 +103,7 @@ public sealed interface AcSource {
      * @param bands prices by the clock, 0 to 20; the first that holds counts, outside all nothing is paid
      * @param volts of a leg to neutral with nothing drawn (V), 50 to 400; absent for the inverter's nominal one
      * @param legOhms of each leg out and back, from where its voltage is stiff (Ω), 0 to 20; absent for a stiff one
+     * @param meter where it comes in, by which an inverter knows what goes out; absent for none
      */
     record Feeder(
             String id,
@@ -114,8 +115,9 @@ public sealed interface AcSource {
             double exportWatts,
             List<PriceBand> bands,
             Optional<Double> volts,
-            Optional<Double> legOhms)
-            implements AcSource {
+            Optional<Double> legOhms,
+            Optional<ExportMeter> meter)
+            implements AcSource, FeederWith {
         public Feeder {
             Bounds.id("id", id);
             Bounds.name("name", name);
@@ -128,6 +130,7 @@ public sealed interface AcSource {
             Bounds.within("bands", bands.size(), "bands", 0, 20);
             volts = Bounds.optional("volts", volts, 50, 400);
             legOhms = Bounds.optional("legOhms", legOhms, 0, 20);
+            meter = Bounds.orEmpty(meter);
         }
 
         /** A stiff one at the nominal voltage. */
@@ -150,6 +153,7 @@ public sealed interface AcSource {
                     exportWatts,
                     bands,
                     Optional.empty(),
+                    Optional.empty(),
                     Optional.empty());
         }
 
@@ -165,6 +169,14 @@ public sealed interface AcSource {
             return breakerAmperes * AcSource.legVolts(acVolts, legs);
         }
     }
+
+    /**
+     * A meter where a feeder comes in, that tells an inverter what goes out.
+     *
+     * @param reversed whether it is in the wrong way round, and reads what goes out as what comes in
+     * @param seesAcArrays whether what arrays on the AC side bring goes through it too
+     */
+    record ExportMeter(boolean reversed, boolean seesAcArrays) {}
 
     /**
      * A price that holds at some hours.

@@ -24,6 +24,8 @@ import sparen.quantity.Bounds;
  *     (V), 0 to 1000; absent where it wakes by itself
  * @param requestedVolts charge voltage it asks for over its data line (V), 0 to 1000; absent where it does not talk
  * @param requestedAmperes charge current it asks for (A), above 0 to 10,000; absent where it does not talk
+ * @param keepAliveSeconds when nothing has talked to it for so long it opens both paths and sleeps (s), 10 to 86,400; absent where it does
+ *     not mind
  * @param idleWatts its own draw from the battery (W), 0 to 100
  */
 public record Bms(
@@ -43,6 +45,7 @@ public record Bms(
         Optional<Double> wakeUpVolts,
         Optional<Double> requestedVolts,
         Optional<Double> requestedAmperes,
+        Optional<Double> keepAliveSeconds,
         double idleWatts)
         implements BmsWith {
     public Bms {
@@ -65,6 +68,7 @@ public record Bms(
         wakeUpVolts.ifPresent(volts -> Bounds.within("wakeUpVolts", volts, 0, 1000));
         requestedVolts.ifPresent(volts -> Bounds.within("requestedVolts", volts, 0, 1000));
         requestedAmperes.ifPresent(amperes -> Bounds.above("requestedAmperes", amperes, 0, 10_000));
+        keepAliveSeconds = Bounds.optional("keepAliveSeconds", keepAliveSeconds, 10, 86_400);
         Bounds.within("idleWatts", idleWatts, 0, 100);
     }
 }

@@ -258,6 +258,18 @@ public class ChecksTest {
                 new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4));
     }
 
+    private static Plan metered(AcSource.ExportMeter meter) {
+        AcSource.Feeder feeder = new AcSource.Feeder("feeder", "feeder", 16, 1, 0, 1, 1000, List.of());
+        return site(inFrontOf("start"), "acSources", List.of(feeder.withMeter(Optional.ofNullable(meter))));
+    }
+
+    private static Plan giving(Plan plan) {
+        return windows(
+                plan,
+                new AcWindow(
+                        AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.4, Optional.empty(), Optional.of(true)));
+    }
+
     private static Plan diverting(Rule rule) {
         Plan plan = load(PLAN, "kitchen", load -> load.withUse(Optional.of(Load.Use.DIVERSION)));
         return output(plan, "kitchen", output -> output.withAutomatic(Optional.of(rule))
@@ -445,6 +457,8 @@ public class ChecksTest {
                 output(inFrontOf("fan", "mppt"), "fan", one -> one.withSide(Optional.of(Output.Side.BATTERY))),
                 Severity.DANGER
             },
+            {"ExportUnseen", metered(new AcSource.ExportMeter(true, true)), Severity.DANGER},
+            {"ExportUnseen", giving(metered(null)), Severity.CAUTION},
             {
                 "CannotBlend",
                 windows(
@@ -553,6 +567,14 @@ public class ChecksTest {
             },
             {"CriticalLoadUnprotected", withoutProtection(), Severity.DANGER},
             {"WakeUpUnheard", asleep(), Severity.CAUTION},
+            {
+                "NobodyTalks",
+                charging(
+                        boxes(bms -> bms.withKeepAliveSeconds(Optional.of(300.0))),
+                        "mppt",
+                        one -> one.withDetails(Optional.empty())),
+                Severity.DANGER
+            },
             {"SensedElsewhere", thinMainCable(), Severity.CAUTION},
             {"HeaterTooWeak", heated(20), Severity.CAUTION},
             {"Drifted", Fields.withAt(PLAN, "program/drifted", List.of("mppt")), Severity.CAUTION},

@@ -161,6 +161,7 @@ public final class FullSite {
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 0.5);
         List<ParallelBattery> boxes = List.of(box("a", bms), box("b", bms));
         BatteryBank bank = new BatteryBank(

@@ -20,10 +20,14 @@ import sparen.result.Event;
 import sparen.result.Fact;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
+import sparen.site.AcCoupledArray;
 import sparen.site.AcSource;
+import sparen.site.AcSource.ExportMeter;
 import sparen.site.Consumption;
 import sparen.site.DailySpan;
 import sparen.site.Inverter;
+import sparen.site.SolarArray;
+import sparen.sun.DayType;
 
 /**
  * Who feeds, who charges and what goes out, by the clock and by levels. Modes and times of the trade: common practice, no source;
@@ -207,6 +211,52 @@ public class AcProgramTest {
         assertEquals(result.ledger().unservedJoules().get("house"), 0.0);
     }
 
+    private static void meter(House house, double takesBack, ExportMeter meter) {
+        house.acSources.set(
+                0,
+                new AcSource.Feeder("feeder", "feeder", 32, 1, 0, 1, takesBack, List.of())
+                        .withMeter(Optional.ofNullable(meter)));
+    }
+
+    /**
+     * What goes out is held at the lower of 500 W and a tenth of the inverter's 3000 W; with the meter the wrong way round nothing holds
+     * it but the feeder, which takes 2000 W.
+     */
+    @Test
+    public void aLimitIsKeptByAMeterTheRightWayRound() {
+        AcWindow out =
+                new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(0, 24), 0.2, Optional.empty(), Optional.of(true));
+        AcProgram program =
+                program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY, out).withExportLimitWatts(Optional.of(500.0));
+        double[] expected = {500, 300, 2000};
+        for (int i = 0; i < expected.length; i++) {
+            House house = house(300, true, i == 0 ? program : program.withExportLimitFraction(Optional.of(0.1)));
+            meter(house, 2000, new ExportMeter(i == 2, true));
+            assertEquals(house.run(HOUR).ledger().exportJoules(), expected[i] * (HOUR - 12), 1, "case " + i);
+        }
+    }
+
+    /** Nothing is to go out: kept, and the array on the AC side curtailed, where its meter sees it; past it goes all that is too much. */
+    @Test
+    public void whatAMeterDoesNotSeeGoesOutPastIt() {
+        for (boolean sees : new boolean[] {true, false}) {
+            House house = house(100, true, program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY));
+            house.weather = Optional.of(DayType.CLEAR);
+            house.arrays.add(new SolarArray("roof", "roof", 4000, 30, 180, -0.004, 45, 0));
+            house.acArrays.add(new AcCoupledArray("roof", "inverter", 4000, 0.96));
+            house.output("inhibit", null, null, "inverter")
+                    .last(one -> one.withMode(Mode.OFF).withSide(Optional.of(Output.Side.CHARGE)));
+            meter(house, 5000, new ExportMeter(false, sees));
+            Ledger ledger = house.run(DAY).ledger();
+            assertEquals(ledger.exportJoules() > 3.6e6, !sees, ledger.exportJoules() + " J out");
+            assertEquals(ledger.curtailedJoules() > 3.6e6, sees, ledger.curtailedJoules() + " J curtailed");
+            assertEquals(
+                    Checks.of(house.plan(), Map.of()).stream()
+                            .anyMatch(one -> one.check().equals("ExportUnseen")),
+                    !sees);
+        }
+    }
+
     /**
      * A weak line: 230 V with nothing drawn and 2 Ω. With 3 kW it is (230 + √(230² − 4 × 2 × 3000)) / 2 = 200 V, below the 205 V that the
      * inverter takes: after 2 s it goes back, qualifies the good voltage again for 12 s, and so on.
@@ -217,7 +267,17 @@ public class AcProgramTest {
         house.acSources.set(
                 0,
                 new AcSource.Feeder(
-                        "feeder", "feeder", 32, 1, 0, 1, 0, List.of(), Optional.of(230.0), Optional.of(2.0)));
+                        "feeder",
+                        "feeder",
+                        32,
+                        1,
+                        0,
+                        1,
+                        0,
+                        List.of(),
+                        Optional.of(230.0),
+                        Optional.of(2.0),
+                        Optional.empty()));
         assertEquals(house.acSources.get(0).legVoltsUnder(3000, 230), 200, 1e-9);
         house.inverter = house.inverter.map(one -> one.withTransfer(Optional.of(new Inverter.Transfer(
                 30, 12, true, Optional.empty(), Optional.of(new Inverter.Accepts(205, 253, 2))))));

@@ -4,8 +4,10 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.Test;
+import sparen.check.Checks;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.BmsRequests;
 import sparen.program.ChargeDetails.BmsRequests.WhenTalkStops;
@@ -151,9 +153,19 @@ public class BatteriesTest {
 
     /** Mean charge current (A) from a minute after the charger has noticed the silence. */
     private static double chargedInSilence(WhenTalkStops policy) {
-        House house = new House().withInverter(3000);
-        house.batteries.add(House.battery("a", 1, 0.001, House.bms(200, 500, Optional.empty())));
+        House house = talking(policy, House.bms(200, 500, Optional.empty()));
         house.acSources.add(new AcSource.Feeder("feeder", "feeder", 16, 1, 0, 1, 0, List.of()));
+        double before = house.run(600).endStateOfCharge();
+        house.talkLosses = List.of(new TalkLoss(580, 1e6));
+        double after = house.run(660).endStateOfCharge();
+        assertEquals((before - 0.6) * 400 * 3600, 40 * (600 - 12.0), 6, "40 A asked for, of the 50 A it could give");
+        return (after - before) * 400 * 3600 / 60;
+    }
+
+    /** An inverter whose charger goes by what one battery asks for. */
+    private static House talking(WhenTalkStops policy, Bms bms) {
+        House house = new House().withInverter(3000);
+        house.batteries.add(House.battery("a", 1, 0.001, bms));
         ChargeDetails n = ChargeDetails.NONE;
         ChargeDetails details = new ChargeDetails(
                 n.maximumAmperes(),
@@ -170,11 +182,34 @@ public class BatteriesTest {
                 Optional.of(new BmsRequests(policy, 20)),
                 Optional.empty());
         house.charging = List.of(new ChargeProgram("inverter", 57, 3600, 55, 51, 60, Optional.of(details)));
-        double before = house.run(600).endStateOfCharge();
+        return house;
+    }
+
+    /**
+     * A battery that wants to be talked to within five minutes: with an inverter that does it goes on; five minutes after the line is cut
+     * it opens both paths, and all goes dead. With nobody who talks it does so five minutes after the start.
+     */
+    @Test
+    public void nobodyTalksToItAndItShutsDown() {
+        Bms bms = House.bms(200, 500, Optional.of(50.0)).withKeepAliveSeconds(Optional.of(300.0));
+        House house = talking(WhenTalkStops.OWN_SETTINGS, bms);
+        assertEquals(unheard(house.run(HOUR)), List.of());
         house.talkLosses = List.of(new TalkLoss(580, 1e6));
-        double after = house.run(660).endStateOfCharge();
-        assertEquals((before - 0.6) * 400 * 3600, 40 * (600 - 12.0), 6, "40 A asked for, of the 50 A it could give");
-        return (after - before) * 400 * 3600 / 60;
+        RunResult cut = house.run(HOUR);
+        assertEquals(unheard(cut), List.of(880.0));
+        assertTrue(House.of(cut, Kind.EMPTY).get(0).has(Change.BUS_LOST), "all goes dead");
+        house.talkLosses = List.of();
+        house.charging = List.of(new ChargeProgram("inverter", 57, 3600, 55, 51, 60, Optional.empty()));
+        assertEquals(unheard(house.run(HOUR)), List.of(300.0));
+        assertTrue(Checks.of(house.plan(), Map.of()).stream()
+                .anyMatch(one -> one.check().equals("NobodyTalks")));
+    }
+
+    private static List<Double> unheard(RunResult result) {
+        return House.of(result, Kind.PATH).stream()
+                .filter(one -> one.has(Change.NOT_TALKED_TO))
+                .map(Event::seconds)
+                .toList();
     }
 
     /** Whole-percent reporting: "at or above 95" acts when 94.5 % has been counted, at the next sample. */

@@ -217,6 +217,7 @@ final class House {
                 wakeUpVolts,
                 Optional.of(56.0),
                 Optional.of(40.0),
+                Optional.empty(),
                 0);
     }
 

@@ -1,0 +1,60 @@
+package sparen.check;
+
+import java.util.Optional;
+import java.util.stream.Stream;
+import sparen.examined.PlanFacts;
+import sparen.program.AcProgram;
+import sparen.site.AcSource;
+import sparen.site.AcSource.ExportMeter;
+import sparen.site.Inverter;
+
+/** What goes out to a feeder is only held by an inverter whose meter there sees all of it, the right way round. */
+final class ExportUnseen implements Check {
+    @Override
+    public Stream<Finding> look(PlanFacts plan) {
+        Inverter inverter = plan.site().inverter().orElse(null);
+        if (inverter == null || inverter.transfer().isEmpty()) {
+            return Stream.empty();
+        }
+        AcProgram ac = plan.program().ac().orElse(AcProgram.PLAIN);
+        return plan.site().acSources().stream()
+                .filter(AcSource.Feeder.class::isInstance)
+                .map(AcSource.Feeder.class::cast)
+                .filter(feeder -> feeder.exportWatts() > 0)
+                .flatMap(feeder -> of(plan, ac, feeder));
+    }
+
+    private Stream<Finding> of(PlanFacts plan, AcProgram ac, AcSource.Feeder feeder) {
+        Optional<ExportMeter> meter = feeder.meter();
+        boolean hasArrays = !plan.site().acArrays().isEmpty();
+        if (meter.isEmpty()) {
+            return Stream.of(ac.givesOut() || hasArrays)
+                    .filter(asked -> asked)
+                    .map(asked -> at(
+                            feeder,
+                            Severity.CAUTION,
+                            "Nothing at " + feeder.name()
+                                    + " tells the inverter what goes out. A limit, or none at all, is kept by a"
+                                    + " meter where the feeder comes in; here it is taken as kept."));
+        }
+        if (meter.get().reversed()) {
+            return Stream.of(
+                    at(
+                            feeder,
+                            Severity.DANGER,
+                            "The meter is in the wrong way round: the inverter takes what goes out for what comes in, and sends more. No limit"
+                                    + " is kept but the feeder's own. Turn it, or its sign, and see it fall to 0 with a load switched on."));
+        }
+        return Stream.of(hasArrays && !meter.get().seesAcArrays())
+                .filter(blind -> blind)
+                .map(blind -> at(
+                        feeder,
+                        Severity.CAUTION,
+                        "The meter does not see the arrays on the AC side: what they have too much goes out past it, whatever the"
+                                + " limit. Put it before all of them, or a second one at them."));
+    }
+
+    private Finding at(AcSource.Feeder feeder, Severity severity, String text) {
+        return finding(Hazard.WASTE, severity, feeder.id(), text).about("site/acSources/" + feeder.id() + "/meter");
+    }
+}
