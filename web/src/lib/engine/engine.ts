@@ -30,10 +30,11 @@ let asked = 0;
 
 /** So often it answers what the server answered too before somebody waits for it: a script is slow until it has run for a while. */
 const WARM_UPS = 4;
-const paces = Object.fromEntries(Object.keys(QUESTIONS).map((one) => [one, new Pace()])) as Record<
-  Question,
-  Pace
->;
+/** Questions that may take a while here; what answers a hand that turns a knob does so without a way to the server. */
+const paces: { [Q in Question]?: Pace } = {
+  '/api/reading/{siteId}': new Pace(),
+  '/api/season/{siteId}': new Pace(),
+};
 const warmed = new Set<Question>();
 
 /**
@@ -46,19 +47,25 @@ export async function ask<Q extends Question>(
   body: Body<Q>,
   signal?: AbortSignal,
 ): Promise<Outcome<Answer<Q>>> {
-  if (paces[question].isHere && local.isReady()) {
+  if (local.isReady() && isHere(question)) {
     const told = await askHere(question, site, body, signal);
     if (told) return told;
   }
-  if (asked++ > 0 && typeof Worker !== 'undefined') void warm(question, site, body);
+  if (asked++ > 0 && typeof Worker !== 'undefined') {
+    local.load();
+    if (paces[question]) void warm(question, site, body);
+  }
   const told = await Promise.race([
     askThere(question, site, body, signal),
-    ...(paces[question].isKnown ? [askLate(question, site, body, signal)] : []),
+    ...(paces[question]?.isKnown ? [askLate(question, site, body, signal)] : []),
   ]);
   // Without the server what this browser has answers, as soon as it is there.
   const isAway = told.problem?.status === 0 && (local.isReady() || gate.along?.isTaken(site));
   return (isAway && (await local.begin()) && (await askHere(question, site, body, signal))) || told;
 }
+
+/** Without a network nobody else can be asked. */
+const isHere = (question: Question) => (paces[question]?.isHere ?? true) || !navigator.onLine;
 
 async function askThere<Q extends Question>(
   question: Q,
@@ -70,7 +77,7 @@ async function askThere<Q extends Question>(
   const told = await outcome<Answer<Q>>(
     api.POST(question as never, { params: { path: { siteId: site } }, body, signal } as never) as never,
   );
-  if (told.data) paces[question].tookThere(performance.now() - begun);
+  if (told.data) paces[question]?.tookThere(performance.now() - begun);
   return told;
 }
 
@@ -82,13 +89,13 @@ async function askHere<Q extends Question>(
 ): Promise<Outcome<Answer<Q>> | undefined> {
   const begun = performance.now();
   const told = await named<Answer<Q>>(QUESTIONS[question], body, () => gate.along?.filesOf(site), signal);
-  if (told?.data) paces[question].tookHere(performance.now() - begun);
+  if (told?.data) paces[question]?.tookHere(performance.now() - begun);
   return told;
 }
 
 /** Where the server is slower than it was: what this browser says; never anything where it cannot say it. */
 async function askLate<Q extends Question>(question: Q, site: string, body: Body<Q>, signal?: AbortSignal) {
-  await new Promise((resolve) => setTimeout(resolve, paces[question].patience));
+  await new Promise((resolve) => setTimeout(resolve, paces[question]?.patience));
   const told = local.isReady() && !signal?.aborted && (await askHere(question, site, body, signal));
   return told || new Promise<never>(() => undefined);
 }

@@ -64,7 +64,7 @@
       Without AC the battery feeds and only the sun charges; a window by the clock stands above all this.
     </p>
   {/if}
-  <WindowBand {plan} />
+  <WindowBand site={editor.site} {plan} />
   <Themes
     {editor}
     {plan}

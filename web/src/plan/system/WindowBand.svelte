@@ -2,10 +2,11 @@
   import type { DailySpan, Plan } from '../../lib/api/api';
   import { MONTHS } from '../../lib/sentence/days';
   import { capital } from '../../lib/sentence/quantity';
+  import DayCurve from './DayCurve.svelte';
   import { priceStretches, windowStretches, windowWords, type Stretch } from './windows';
 
-  /** The windows of the AC side on a day of 24 hours, over the prices of the feeder. */
-  let { plan }: { plan: Plan } = $props();
+  /** The windows of the AC side on a day of 24 hours, over the prices of the feeder and a mean day's sun and use. */
+  let { site, plan }: { site: string; plan: Plan } = $props();
 
   const rows = $derived(
     [
@@ -30,6 +31,7 @@
 
 {#if rows.length > 0}
   <figure class="mt-2 mb-3" aria-label="Windows of the day">
+    <DayCurve {site} {plan} />
     {#each rows as row (row.name)}
       <div class="grid grid-cols-[3.75rem_1fr] items-center">
         <span class="text-sm text-soft">{row.name}</span>
