@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Finding } from '../lib/api/api';
-  import { believable } from '../lib/sentence/quantity';
+  import { compared } from '../lib/sentence/quantity';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import { HAZARDS } from './hazards';
   import type { PlanEditor } from './planEditor.svelte';
@@ -33,7 +33,7 @@
       {#each finding.compared as one (one.name)}
         <span
           >{one.name}
-          <span class="number text-ink">{believable(one.value)} {one.unit}</span>{one.origin
+          <span class="number text-ink">{compared(one.value, one.unit)}</span>{one.origin
             ? ` (${one.origin})`
             : ''}</span
         >

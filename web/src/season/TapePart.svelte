@@ -38,7 +38,7 @@
   const second = $derived(secondOf(season.site));
   const other = $derived(second.besideOf(done?.work.id));
   const own = $derived(linesOf(run?.levels ?? [], names, of));
-  const lines = $derived(other ? bothLines(own, linesOf(other.run.levels, names, of), other.name) : own);
+  const lines = $derived(other ? bothLines(own, linesOf(other.run.levels, names, of), other.short) : own);
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
   const zone = $derived(plan.site.location.timeZone);
   let ready = $state(false);

@@ -17,6 +17,9 @@ export const nameOf = (chosen: number) =>
         ? 'all as written'
         : `revision ${shownNumber(chosen)}`;
 
+/** The same where there is little room. */
+export const shortNameOf = (chosen: number) => (chosen >= 0 ? `rev. ${shownNumber(chosen)}` : 'other');
+
 /** Each that can be chosen at a plan, with what it says. */
 export function choicesFor(plan: Plan, revisions: Revision[]): [number, string][] {
   return [

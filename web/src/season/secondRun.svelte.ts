@@ -1,6 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import type { Plan, Revision, RunInputs } from '../lib/api/api';
-import { nameOf, OTHERWISE, variantOf } from './compared';
+import { nameOf, OTHERWISE, shortNameOf, variantOf } from './compared';
 import { Conditions } from './conditions.svelte';
 import { RunWindow } from './run.svelte';
 import { LongWork } from './work.svelte';
@@ -42,6 +42,7 @@ export class SecondRun {
       window: isAfter ? this.after : this.before,
       run: isAfter ? runs.after : runs.before,
       name: this.name,
+      short: shortNameOf(this.chosen),
       comparison: runs.comparison,
       heads: isAfter ? ['as asked', 'otherwise'] : [this.name, 'now'],
     };

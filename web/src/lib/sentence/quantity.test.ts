@@ -136,3 +136,12 @@ it('has a minus only before what is something', () => {
     '0.0',
   ]);
 });
+
+it('says a compared span of time as one says it, and any other number with its unit', async () => {
+  const { compared } = await import('./quantity');
+  expect(compared(9.084, 'd')).toBe('9 d 2 h');
+  expect(compared(1.25, 'h')).toBe('1 h 15 min');
+  expect(compared(30, 's')).toBe('30 s');
+  expect(compared(0, 's')).toBe('0 s');
+  expect(compared(11.63, 'V')).toBe('11.63 V');
+});

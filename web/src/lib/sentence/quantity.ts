@@ -119,6 +119,16 @@ export function believable(value: number): string {
   return decimal(Number(value.toPrecision(4))).replace('-', '−');
 }
 
+const SECONDS: Record<string, number> = { s: 1, min: 60, h: 3600, d: 86_400 };
+
+/** A worked-out number with its unit; a span of time as one says it, no finer than it matters. */
+export function compared(value: number, unit: string): string {
+  const seconds = value * (SECONDS[unit] ?? 0);
+  const step = seconds >= 2 * 86_400 ? 3600 : seconds >= 3600 ? 60 : 1;
+  const rounded = Math.round(seconds / step) * step;
+  return rounded > 0 ? duration(rounded) : `${believable(value)} ${unit}`;
+}
+
 /** A sentence's first letter made large. */
 export function capital(words: string): string {
   return words.charAt(0).toUpperCase() + words.slice(1);

@@ -10,6 +10,7 @@ import sparen.program.Plan;
 public final class Workings {
     private static final List<Calculator> ALL = List.of(
             new AbsorptionTime(),
+            new LithiumAbsorption(),
             new EqualizationTime(),
             new ChargeCurrentCeiling(),
             new AcInput(),

@@ -100,6 +100,17 @@ public class WorkingsTest {
         return work(set, "WindowLength").value();
     }
 
+    @Test
+    public void lithiumHasMinutesForItsAmpereHours() {
+        Plan lithium = FullSite.LITHIUM;
+        Working working = work(lithium, "LithiumAbsorption");
+        // Two boxes of 200 Ah: 15 min × 200 / 100.
+        assertEquals(working.value(), 30.0, working.lines().toString());
+        assertEquals(working.unit(), "min");
+        Plan entered = working.takes().orElseThrow().change().apply(lithium);
+        assertEquals(entered.program().charging().get(0).absorptionSeconds(), 1800.0);
+    }
+
     /**
      * The charger in the inverter by hand: 12 A × 230 V of input × 0.9 / 28.2 V = 88.1 A, its hardware gives 40 A: 0.42 × 400 / 40 = 4.2 h,
      * four at most. With an input limit of 4 A 29.4 A come through.
