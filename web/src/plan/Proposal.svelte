@@ -26,7 +26,7 @@
   }
 </script>
 
-<div>
+<div class="min-w-0 max-w-full">
   {#if shown}
     <div class="border-l-4 border-ink bg-raised px-3 py-2" role="group" aria-label="Preview: {says}">
       <p class="font-bold">{capital(says)}</p>
@@ -44,8 +44,11 @@
       </div>
     </div>
   {:else}
-    <Action onclick={look} disabled={asking} title="Shows what would change before anything does"
-      >{capital(says)}…</Action
+    <Action
+      onclick={look}
+      disabled={asking}
+      class="max-w-full py-1 text-left whitespace-normal"
+      title="Shows what would change before anything does">{capital(says)}…</Action
     >
   {/if}
 </div>

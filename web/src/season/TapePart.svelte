@@ -10,7 +10,7 @@
   import EventList from './EventList.svelte';
   import Exports from './Exports.svelte';
   import LevelsOf from './LevelsOf.svelte';
-  import { bothLines, linesOf } from './lines';
+  import { ALL, bothLines, linesOf } from './lines';
   import RunTape from './RunTape.svelte';
   import type { SeasonRun } from './run.svelte';
   import SeasonConditions from './SeasonConditions.svelte';
@@ -38,7 +38,9 @@
   const second = $derived(secondOf(season.site));
   const other = $derived(second.besideOf(done?.work.id));
   const own = $derived(linesOf(run?.levels ?? [], names, of));
-  const lines = $derived(other ? bothLines(own, linesOf(other.run.levels, names, of), other.short) : own);
+  const lines = $derived(
+    other ? bothLines(own, linesOf(other.run.levels, names, of), other.short, of !== ALL) : own,
+  );
   const days = $derived(season.work.running ? (season.work.now?.days ?? []) : (run?.days ?? []));
   const zone = $derived(plan.site.location.timeZone);
   let ready = $state(false);

@@ -21,14 +21,17 @@ export function linesOf(
     }));
 }
 
-/** The thresholds of two plans: one line where they agree, otherwise each with whose it is, the first being as things are now. */
-export function bothLines(now: Line[], second: Line[], name: string): Line[] {
+/**
+ * The thresholds of two plans: one line where they agree, otherwise each with whose it is, the first being as things are now. Of one output
+ * the second's stand beside the first's of the same term, which is not said twice.
+ */
+export function bothLines(now: Line[], second: Line[], name: string, brief = false): Line[] {
   const key = (line: Line) => `${line.label} ${line.value} ${line.percent}`;
   const [ofNow, ofSecond] = [now, second].map((lines) => lines.map(key));
   return [
     ...now.map((line) => (ofSecond?.includes(key(line)) ? line : { ...line, label: `now ${line.label}` })),
     ...second
       .filter((line) => !ofNow?.includes(key(line)))
-      .map((line) => ({ ...line, label: `${name} ${line.label}` })),
+      .map((line) => ({ ...line, label: brief ? name : `${name} ${line.label}` })),
   ];
 }

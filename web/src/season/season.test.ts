@@ -152,6 +152,11 @@ it('draws the thresholds of two plans once where they agree', () => {
   expect(
     bothLines([line('LVD', 11), line('LVR', 12)], [line('LVD', 11.5), line('LVR', 12)], 'revision 3'),
   ).toEqual([line('now LVD', 11), line('LVR', 12), line('revision 3 LVD', 11.5)]);
+  // Of one output the term is not said twice.
+  expect(bothLines([line('LVD', 11)], [line('LVD', 11.5)], 'rev. 3', true)).toEqual([
+    line('now LVD', 11),
+    line('rev. 3', 11.5),
+  ]);
 });
 
 describe('long work', () => {
