@@ -2,6 +2,7 @@
   import type { Plan } from '../lib/api/api';
   import { fixed } from '../lib/sentence/quantity';
   import { bandOf } from '../lib/tape/band';
+  import BandPicture from '../lib/tape/BandPicture.svelte';
   import { lanePath } from '../lib/tape/lanes';
   import type { Season } from './season.svelte';
 
@@ -27,14 +28,7 @@
       <span>{season.days} d, simulated</span>
       <span class="number font-bold">{fixed(band.least, 2)} to {fixed(band.most, 2)} V</span>
     </span>
-    <svg class="block h-16 w-full" viewBox="0 0 {WIDE} {HIGH}" preserveAspectRatio="none" aria-hidden="true">
-      <path
-        d={band.path}
-        fill="var(--battery-soft)"
-        stroke="var(--battery)"
-        vector-effect="non-scaling-stroke"
-      />
-    </svg>
+    <BandPicture {band} wide={WIDE} high={HIGH} class="block h-16 w-full" />
     {#if output && figures}
       <svg class="block h-4 w-full" viewBox="0 0 {WIDE} 16" preserveAspectRatio="none" aria-hidden="true">
         <path d="M0 15H{WIDE}" stroke="var(--rule-strong)" stroke-dasharray="3 4" />

@@ -2,6 +2,7 @@
   import type { Trace } from '../lib/api/api';
   import { fixed, minute } from '../lib/sentence/quantity';
   import { bandOf } from '../lib/tape/band';
+  import BandPicture from '../lib/tape/BandPicture.svelte';
 
   /** What the tape shows as a strip above, while the tape itself is out of sight: it leads back to it. */
   interface Props {
@@ -42,19 +43,7 @@
           trace.fromSeconds + trace.bucketSeconds * trace.usedWatts.length,
         )}</span
       >
-      <svg
-        class="h-10 min-w-0 grow"
-        viewBox="0 0 {WIDE} {HIGH}"
-        preserveAspectRatio="none"
-        aria-hidden="true"
-      >
-        <path
-          d={band.path}
-          fill="var(--battery-soft)"
-          stroke="var(--battery)"
-          vector-effect="non-scaling-stroke"
-        />
-      </svg>
+      <BandPicture {band} wide={WIDE} high={HIGH} class="h-10 min-w-0 grow" />
       <span class="number shrink-0 font-bold">{fixed(band.least, 2)} to {fixed(band.most, 2)} V</span>
     </button>
   {/if}

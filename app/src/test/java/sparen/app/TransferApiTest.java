@@ -210,6 +210,19 @@ public class TransferApiTest extends OverAWire {
         assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250, "as it was found");
     }
 
+    /** A device that takes its time with each answer is waited for. */
+    @Test
+    public void aSlowDeviceIsWaitedFor() throws Exception {
+        switchOn(with(asFound(), "inverter-enable", 49.21, 52.8));
+        Browser liv = connected("house-box", HOUSE);
+        JsonNode transfer = prepared(liv, "house-box");
+        assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
+        site.turn(HOUSE, Fault.SLOW);
+        assertEquals(ended(liv, transfer, "sending", 2718).get("stage").asString(), "DONE");
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4640);
+        assertEquals(raw(HOUSE, 1213), 5280);
+    }
+
     private static Plan with(Plan plan, String output, double lvd, double lvr) {
         String rule = "program/outputs/" + output + "/protection/";
         return Fields.withAt(Fields.withAt(plan, rule + "lvdVolts", lvd), rule + "lvrVolts", lvr);

@@ -2,6 +2,7 @@ package sparen.simulation;
 
 import java.util.Arrays;
 import java.util.List;
+import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 import sparen.output.OutputAtWork;
 import sparen.power.EngineGenerator;
@@ -51,26 +52,24 @@ record Tally(
 
     /** What outputs did since another. */
     List<OutputPart> outputsSince(Tally before) {
-        return IntStream.range(0, outputs.size())
-                .mapToObj(i -> outputs.get(i).since(before.outputs.get(i)))
-                .toList();
+        return since(outputs, before.outputs, OutputPart::since);
     }
 
     List<LoadPart> loadsSince(Tally before) {
-        return IntStream.range(0, loads.size())
-                .mapToObj(i -> loads.get(i).since(before.loads.get(i)))
-                .toList();
+        return since(loads, before.loads, LoadPart::since);
     }
 
     List<GeneratorFigures> generatorsSince(Tally before) {
-        return IntStream.range(0, generators.size())
-                .mapToObj(i -> generators.get(i).since(before.generators.get(i)))
-                .toList();
+        return since(generators, before.generators, GeneratorFigures::since);
     }
 
     List<FeederFigures> feedersSince(Tally before) {
-        return IntStream.range(0, feeders.size())
-                .mapToObj(i -> feeders.get(i).since(before.feeders.get(i)))
+        return since(feeders, before.feeders, FeederFigures::since);
+    }
+
+    private static <T> List<T> since(List<T> after, List<T> before, BinaryOperator<T> less) {
+        return IntStream.range(0, after.size())
+                .mapToObj(i -> less.apply(after.get(i), before.get(i)))
                 .toList();
     }
 }

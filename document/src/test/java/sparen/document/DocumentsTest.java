@@ -33,6 +33,7 @@ import sparen.program.Sentence;
 import sparen.quantity.Unit;
 import sparen.question.Kinds;
 import sparen.site.Reference;
+import sparen.study.Absence;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -159,6 +160,15 @@ public class DocumentsTest {
         }
         String wrong = demo().replace("\"lvdVolts\": 11.7", "\"lvdVolts\": -1");
         assertTrue(!schema.validate(wrong, InputFormat.JSON).isEmpty());
+    }
+
+    /** The number that weather is drawn by was once called a seed: what was kept then is read, and written by its name of today. */
+    @Test
+    public void aWeatherNumberOnceCalledASeedIsRead() {
+        JsonMapper json = Documents.configure(JsonMapper.builder()).build();
+        Absence.Question asked = json.readValue("{\"runs\":8,\"seed\":3,\"loadSpread\":0.1}", Absence.Question.class);
+        assertEquals(asked.weatherNumber(), 3);
+        assertTrue(json.writeValueAsString(asked).contains("\"weatherNumber\":3"));
     }
 
     /** A document of before, in which a mode was a wish and a contact was dead without power, is read as ever. */

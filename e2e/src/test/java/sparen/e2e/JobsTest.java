@@ -227,6 +227,11 @@ public class JobsTest extends BrowserTest {
         Locator band =
                 sheet(page).getByRole(AriaRole.FIGURE, new Locator.GetByRoleOptions().setName("Windows of the day"));
         assertThat(band).containsText("00:00–06:00 AC charges to 95 %");
+        assertThat(band.getByRole(
+                        AriaRole.IMG,
+                        new Locator.GetByRoleOptions()
+                                .setName(Pattern.compile("^A mean day of the simulated 14 days: sun"))))
+                .isVisible();
         assertThat(band).containsText("17:00–20:00 the battery gives 800 W, out to the grid too, down to 70 %");
         assertAccessible(page);
         page.keyboard().press("Escape");
