@@ -28,7 +28,7 @@
   }
 </script>
 
-<h3 class="mt-4 border-t border-rule pt-3">AC side</h3>
+<h3 id="sheet-ac" class="mt-4 border-t border-rule pt-3">AC side</h3>
 {#if ac}
   {#if cases.length > 0}
     <table class="mt-2 w-full border-collapse text-sm">

@@ -25,7 +25,7 @@
   }
 </script>
 
-<h3 class="mt-4 border-t border-rule pt-3">Neutral and earth</h3>
+<h3 id="sheet-earthing" class="mt-4 border-t border-rule pt-3">Neutral and earth</h3>
 <p class="text-sm text-soft">
   Bonded exactly once, whoever feeds. Local codes and a licensed electrician decide how; this only counts.
 </p>

@@ -57,6 +57,14 @@
     editor.take(withoutPart(plan, path), `${name} is gone`);
     gone();
   }
+  const isInverter = $derived(path === 'site/inverter');
+  /** What else stands below what the part is: gone to from the top, for a sheet is longer than a screen. */
+  const sections = $derived([
+    ...(isInverter && plan.site.inverter?.transfer ? [['ac', 'AC side'] as const] : []),
+    ...(isInverter ? [['earthing', 'Earthing'] as const] : []),
+    ...(charging ? [['charging', 'Charging'] as const] : []),
+    ...(sums.length > 0 ? [['sums', 'Worked out'] as const] : []),
+  ]);
 </script>
 
 {#if part}
@@ -66,6 +74,17 @@
   </div>
   {#if leaving}
     <Removal {plan} {id} {name} {uses} {others} done={removeFrom} leave={() => (leaving = false)} />
+  {/if}
+  {#if sections.length > 1}
+    <p class="flex flex-wrap gap-x-4 text-sm" role="group" aria-label="Parts of this sheet">
+      {#each sections as [key, says] (key)}
+        <button
+          class="min-h-11 underline"
+          onclick={() => document.getElementById(`sheet-${key}`)?.scrollIntoView({ block: 'start' })}
+          >{says}</button
+        >
+      {/each}
+    </p>
   {/if}
   {#each findings as finding, i (i)}<FindingLine {finding} editor={readonly ? undefined : editor} />{/each}
   <div class="mt-2">
@@ -91,12 +110,12 @@
   {#if !readonly && path.startsWith('site/sensePoints/')}
     <OffsetFrom {editor} {plan} point={part as unknown as SensePoint} />
   {/if}
-  {#if path === 'site/inverter' && plan.site.inverter?.transfer}
+  {#if isInverter && plan.site.inverter?.transfer}
     <AcSection {editor} {plan} {readonly} />
   {/if}
-  {#if path === 'site/inverter'}<EarthingSection {editor} {plan} {readonly} />{/if}
+  {#if isInverter}<EarthingSection {editor} {plan} {readonly} />{/if}
   {#if charging}
-    <h3 class="mt-4 border-t border-rule pt-3">Charging</h3>
+    <h3 id="sheet-charging" class="mt-4 border-t border-rule pt-3">Charging</h3>
     <Themes
       {editor}
       {plan}
@@ -108,7 +127,7 @@
     />
   {/if}
   {#if sums.length > 0}
-    <h3 class="mt-4 border-t border-rule pt-3">Worked out</h3>
+    <h3 id="sheet-sums" class="mt-4 border-t border-rule pt-3">Worked out</h3>
     <Worked {editor} workings={sums} {readonly} />
   {/if}
 {:else}

@@ -45,7 +45,7 @@ final class ExportUnseen implements Check {
                             "The meter is in the wrong way round: the inverter takes what goes out for what comes in, and sends more. No limit"
                                     + " is kept but the feeder's own. Turn it, or its sign, and see it fall to 0 with a load switched on."));
         }
-        return Stream.of(hasArrays && !meter.get().seesAcArrays())
+        return Stream.of(hasArrays && meter.get().blindToAcArrays())
                 .filter(blind -> blind)
                 .map(blind -> at(
                         feeder,

@@ -125,7 +125,7 @@ final class AcFlow {
 
     private static boolean isBlind(AcSource source) {
         return source instanceof AcSource.Feeder feeder
-                && feeder.meter().map(meter -> !meter.seesAcArrays()).orElse(false);
+                && feeder.meter().map(AcSource.ExportMeter::blindToAcArrays).orElse(false);
     }
 
     /** The share of its rating that it carries at this air temperature. */

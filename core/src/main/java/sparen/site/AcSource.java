@@ -174,9 +174,9 @@ public sealed interface AcSource {
      * A meter where a feeder comes in, that tells an inverter what goes out.
      *
      * @param reversed whether it is in the wrong way round, and reads what goes out as what comes in
-     * @param seesAcArrays whether what arrays on the AC side bring goes through it too
+     * @param blindToAcArrays whether what arrays on the AC side bring does not go through it
      */
-    record ExportMeter(boolean reversed, boolean seesAcArrays) {}
+    record ExportMeter(boolean reversed, boolean blindToAcArrays) {}
 
     /**
      * A price that holds at some hours.

@@ -457,7 +457,7 @@ public class ChecksTest {
                 output(inFrontOf("fan", "mppt"), "fan", one -> one.withSide(Optional.of(Output.Side.BATTERY))),
                 Severity.DANGER
             },
-            {"ExportUnseen", metered(new AcSource.ExportMeter(true, true)), Severity.DANGER},
+            {"ExportUnseen", metered(new AcSource.ExportMeter(true, false)), Severity.DANGER},
             {"ExportUnseen", giving(metered(null)), Severity.CAUTION},
             {
                 "CannotBlend",

@@ -231,7 +231,7 @@ public class AcProgramTest {
         double[] expected = {500, 300, 2000};
         for (int i = 0; i < expected.length; i++) {
             House house = house(300, true, i == 0 ? program : program.withExportLimitFraction(Optional.of(0.1)));
-            meter(house, 2000, new ExportMeter(i == 2, true));
+            meter(house, 2000, new ExportMeter(i == 2, false));
             assertEquals(house.run(HOUR).ledger().exportJoules(), expected[i] * (HOUR - 12), 1, "case " + i);
         }
     }
@@ -246,7 +246,7 @@ public class AcProgramTest {
             house.acArrays.add(new AcCoupledArray("roof", "inverter", 4000, 0.96));
             house.output("inhibit", null, null, "inverter")
                     .last(one -> one.withMode(Mode.OFF).withSide(Optional.of(Output.Side.CHARGE)));
-            meter(house, 5000, new ExportMeter(false, sees));
+            meter(house, 5000, new ExportMeter(false, !sees));
             Ledger ledger = house.run(DAY).ledger();
             assertEquals(ledger.exportJoules() > 3.6e6, !sees, ledger.exportJoules() + " J out");
             assertEquals(ledger.curtailedJoules() > 3.6e6, sees, ledger.curtailedJoules() + " J curtailed");
