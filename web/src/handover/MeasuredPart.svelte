@@ -83,7 +83,8 @@
       {zone}
       of={[all, levels]}
       hover={(seconds) => (hovered = seconds)}
-      draw={async (host, common) => (await chart).measuredChart(host, all ?? [], levels, HIGH, common)}
+      high={HIGH}
+      draw={async (host, common, high) => (await chart).measuredChart(host, all ?? [], levels, high, common)}
     />
   {/if}
 </details>

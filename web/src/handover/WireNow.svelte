@@ -30,7 +30,7 @@
   const watts = (value: number) => `${decimal(value, 0)} W`;
 </script>
 
-<p class="flex flex-wrap items-baseline gap-x-4 gap-y-1" aria-label="{device} now">
+<p class="flex min-h-9 flex-wrap items-baseline gap-x-4 gap-y-1" aria-label="{device} now">
   {#if line.silent}
     <span class="text-danger">{line.silent.detail}</span>
   {:else if measured}

@@ -81,7 +81,8 @@
         label="Battery voltage as measured, as the plan’s model has it and as the fitted one"
         {zone}
         of={[fit]}
-        draw={async (host, common) => (await charts).fitChart(host, fit, 200, common)}
+        high={200}
+        draw={async (host, common, high) => (await charts).fitChart(host, fit, high, common)}
       />
       <p class="text-sm text-soft">
         battery voltage, V: measured the full line, by the plan’s battery the dotted one, by the fitted one

@@ -83,7 +83,8 @@
       label="Lowest and highest battery voltage that was recorded"
       {zone}
       of={[trace, lines]}
-      draw={async (host, common) => (await charts).recordedChart(host, trace, lines, 220, common)}
+      high={220}
+      draw={async (host, common, high) => (await charts).recordedChart(host, trace, lines, high, common)}
       hover={(seconds) => (hovered = seconds)}
     />
     <p class="text-sm text-soft">
@@ -99,7 +100,8 @@
         label="Lowest battery voltage of each day, recorded and simulated"
         {zone}
         of={[beside, lines]}
-        draw={async (host, common) => (await charts).besideChart(host, beside, lines, 180, common)}
+        high={180}
+        draw={async (host, common, high) => (await charts).besideChart(host, beside, lines, high, common)}
         hover={(seconds) => (hoveredDay = seconds)}
       />
       <p class="text-sm text-soft">

@@ -6,12 +6,14 @@
   interface Props {
     label: string;
     zone: string;
+    /** How high it is (px): the room is kept until it is drawn, so that nothing below moves. */
+    high: number;
     /** What is drawn: it is drawn anew when one of these is another. */
     of: unknown[];
-    draw: (host: HTMLElement, common: Common) => Promise<{ destroy: () => void }>;
+    draw: (host: HTMLElement, common: Common, high: number) => Promise<{ destroy: () => void }>;
     hover?: (seconds: number | undefined) => void;
   }
-  let { label, zone, of, draw, hover = () => undefined }: Props = $props();
+  let { label, zone, high, of, draw, hover = () => undefined }: Props = $props();
 
   let width = $state(0);
   let host = $state<HTMLElement>();
@@ -32,7 +34,7 @@
     // Its numbers are drawn, not set: the face has to be there before.
     void document.fonts.load('12px "Atkinson Hyperlegible Mono"').then(async () => {
       if (ended) return;
-      const chart = await draw(there, common);
+      const chart = await draw(there, common, high);
       if (ended) chart.destroy();
       else drawn = chart;
     });
@@ -44,5 +46,5 @@
 </script>
 
 <div bind:clientWidth={width} class="w-full overflow-hidden">
-  <div bind:this={host} role="img" aria-label={label}></div>
+  <div bind:this={host} role="img" aria-label={label} style:min-height="{high}px"></div>
 </div>

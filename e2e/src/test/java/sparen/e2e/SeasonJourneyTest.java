@@ -191,6 +191,21 @@ public class SeasonJourneyTest extends BrowserTest {
         assertThat(page.locator("#tape canvas").first()).isInViewport();
     }
 
+    /** On a phone a table is a list: a load by itself, its numbers below each other, and nothing to be pushed aside; still a table to hear. */
+    @Test
+    public void tablesAreListsOnAPhone() {
+        Page page = phoneAt("/site/skarvholm/season", "odd");
+        page.waitForSelector("[data-run]");
+        button(page, "Loads").click();
+        Locator row = page.getByRole(AriaRole.ROW).filter(new Locator.FilterOptions().setHasText("Radio link"));
+        Locator cells = row.getByRole(AriaRole.CELL);
+        assertThat(cells).hasCount(4);
+        double first = cells.nth(0).boundingBox().y;
+        assertTrue(cells.nth(1).boundingBox().y >= first + 20, "below each other");
+        assertNoSidewaysScroll(page);
+        assertAccessible(page);
+    }
+
     /** In the dark no setting helps, and that is said; where a level is the trouble, the one that helps is put into the plan and undone. */
     @Test
     public void asksWhatHappensUntilOneIsBack() {
