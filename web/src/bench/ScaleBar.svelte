@@ -76,7 +76,7 @@
         change={turn}
       />
     {:else}<span class="number text-[1.75rem] font-bold">{fixed(value, digits)} {scale.unit}</span>{/if}
-    <p class="text-sm text-soft">{scale.name}</p>
+    <p class="mt-2 text-sm text-soft">{scale.name}</p>
   </div>
 </div>
 
