@@ -26,6 +26,11 @@
   const otherwise = $derived(
     contacts.filter(([id, closed]) => line.live?.shouldBeClosed[id] === !closed).map(([id]) => id),
   );
+  /** Whether what the rules make of it is known for each contact. */
+  const judged = $derived(
+    contacts.length > 0 && contacts.every(([id]) => line.live?.shouldBeClosed[id] !== undefined),
+  );
+  const [first, ...rest] = $derived(otherwise);
   const beyond = $derived(line.live?.beyond);
   const watts = (value: number) => `${decimal(value, 0)} W`;
 </script>
@@ -42,17 +47,15 @@
     <span class="text-soft">Asking it</span>
   {/if}
 </p>
-{#each otherwise as id (id)}
-  <p>
-    <SeverityMark severity="CAUTION" brief />
-    <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {shownNumber(revision)} would have it {measured
-      ?.closed[id]
-      ? 'off'
-      : 'on'} at these numbers.
-  </p>
-{/each}
-{#if beyond}
-  <p>
+{#snippet stands(id: string)}
+  <SeverityMark severity="CAUTION" brief />
+  <b>{name(id)} is {measured?.closed[id] ? 'on' : 'off'}</b>; revision {shownNumber(revision)} would have it {measured
+    ?.closed[id]
+    ? 'off'
+    : 'on'} at these numbers.
+{/snippet}
+{#snippet draws()}
+  {#if beyond}
     <SeverityMark severity="CAUTION" brief />
     <b><span class="number">{watts(beyond.measuredWatts)}</span> to loads</b>, where the plan has at most
     <span class="number">{watts(beyond.plannedWatts)}</span> at this hour.
@@ -61,5 +64,18 @@
     {:else}
       No load of the plan, and no two, would explain it.
     {/if}
-  </p>
-{/if}
+  {/if}
+{/snippet}
+<!-- A line is kept for it, so that nothing moves when the device answers. -->
+<div class="flex min-h-7 flex-wrap items-baseline gap-x-4">
+  {#if first !== undefined}<p>{@render stands(first)}</p>
+  {:else if beyond}<p>{@render draws()}</p>
+  {:else if judged}<p class="text-soft">All contacts stand as the plan would have them.</p>{/if}
+  {#if first !== undefined && (rest.length > 0 || beyond)}
+    <details>
+      <summary class="cursor-pointer underline">and {rest.length + (beyond ? 1 : 0)} more</summary>
+      {#each rest as id (id)}<p>{@render stands(id)}</p>{/each}
+      {#if beyond}<p>{@render draws()}</p>{/if}
+    </details>
+  {/if}
+</div>
