@@ -6,12 +6,16 @@ import java.util.stream.Collectors;
 import sparen.power.ChargeRegulator;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeProgram;
+import sparen.site.Bms;
 
 /** The line on which batteries and chargers talk to each other, in one run: when it is silent, who has noticed, and who talks at all. */
 final class DataLine {
     private final List<TalkLoss> losses;
     /** Chargers that go by what batteries ask for, and so talk to them. */
     private final Set<String> talkers;
+
+    /** Whether a battery minds that nobody talks to it. */
+    private final boolean isMinded;
 
     private double due = Double.POSITIVE_INFINITY;
 
@@ -21,6 +25,8 @@ final class DataLine {
                 .filter(one -> one.details().flatMap(ChargeDetails::bms).isPresent())
                 .map(ChargeProgram::controller)
                 .collect(Collectors.toSet());
+        isMinded = scenario.plan().site().battery().batteries().stream()
+                .anyMatch(one -> one.bms().flatMap(Bms::keepAliveSeconds).isPresent());
     }
 
     boolean mayFallSilent() {
@@ -55,6 +61,9 @@ final class DataLine {
 
     /** Whether batteries hear something: the line is not cut, and a charger that goes by them has power and is at work. */
     boolean isHeard(Circuit circuit, double seconds) {
+        if (!isMinded) {
+            return true;
+        }
         for (TalkLoss loss : losses) {
             if (seconds >= loss.fromSeconds() && seconds < loss.toSeconds()) {
                 return false;
