@@ -2,6 +2,7 @@ import { api, outcome, type Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import type { Linked, NumberedEvent, Plan, RunInputs, RunView } from '../lib/api/api';
 import { differences } from '../lib/plan/planPath';
+import { perSite } from '../lib/shell/perSite';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
 import { LongWork } from './work.svelte';
@@ -168,16 +169,5 @@ export class SeasonRun {
   }
 }
 
-// Not shown anywhere, so nothing needs to react to it.
-// eslint-disable-next-line svelte/prefer-svelte-reactivity
-const runs = new Map<string, SeasonRun>();
-
-/** The season of a site in full: the same one whenever its place is entered. */
-export function runOf(site: string): SeasonRun {
-  let run = runs.get(site);
-  if (!run) {
-    run = new SeasonRun(site);
-    runs.set(site, run);
-  }
-  return run;
-}
+/** The season of a site in full. */
+export const runOf = perSite((site) => new SeasonRun(site));

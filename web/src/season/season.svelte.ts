@@ -2,6 +2,7 @@ import type { Problem } from '../lib/api/client';
 import { Newest } from '../lib/api/newest';
 import { ask } from '../lib/engine/engine';
 import type { Plan, SeasonAnswer } from '../lib/api/api';
+import { perSite } from '../lib/shell/perSite';
 import { Conditions } from './conditions.svelte';
 import { Spans } from './spans.svelte';
 
@@ -56,16 +57,5 @@ export class Season {
   }
 }
 
-// Not shown anywhere, so nothing needs to react to it.
-// eslint-disable-next-line svelte/prefer-svelte-reactivity
-const seasons = new Map<string, Season>();
-
-/** The season of a site: the same one on every page. */
-export function seasonOf(site: string): Season {
-  let season = seasons.get(site);
-  if (!season) {
-    season = new Season(site);
-    seasons.set(site, season);
-  }
-  return season;
-}
+/** The season of a site. */
+export const seasonOf = perSite((site) => new Season(site));

@@ -1,5 +1,6 @@
 import { api, outcome, type Problem } from '../lib/api/client';
 import type { Plan, Revision, RunInputs } from '../lib/api/api';
+import { perSite } from '../lib/shell/perSite';
 import { nameOf, OTHERWISE, shortNameOf, variantOf } from './compared';
 import { Conditions } from './conditions.svelte';
 import { RunWindow } from './run.svelte';
@@ -95,16 +96,5 @@ export class SecondRun {
 /** A run beside another, as the tape draws it. */
 export type Beside = NonNullable<ReturnType<SecondRun['besideOf']>>;
 
-// Not shown anywhere, so nothing needs to react to it.
-// eslint-disable-next-line svelte/prefer-svelte-reactivity
-const seconds = new Map<string, SecondRun>();
-
-/** What stands beside the season of a site: the same whenever its place is entered. */
-export function secondOf(site: string): SecondRun {
-  let second = seconds.get(site);
-  if (!second) {
-    second = new SecondRun(site);
-    seconds.set(site, second);
-  }
-  return second;
-}
+/** What stands beside the season of a site. */
+export const secondOf = perSite((site) => new SecondRun(site));

@@ -285,6 +285,28 @@ public class LongWorkTest extends OverHttp {
         assertEquals(json(odd.get(scripts)).size(), json(browser.get(scripts)).size());
     }
 
+    /** A day of a run, asked for as a part of it, has what the day has; a part beyond the run is refused by name, unit and bound. */
+    @Test
+    public void aPartOfARunIsWhatItsDayIs() throws Exception {
+        JsonNode done = until("hallgrund", begin("hallgrund/runs", inputs("hallgrund", 4)), view -> state(view)
+                .equals("DONE"));
+        JsonNode day = done.at("/run/days/1");
+        double from = day.get("startSeconds").asDouble();
+        String part = "/api/season/hallgrund/runs/" + done.at("/work/id").asString() + "/part?from=";
+        // From within the first hour of the day to within its last one.
+        JsonNode told = json(browser.get(part + (from + 600) + "&to=" + (from + 86_000)));
+        assertEquals(told.get("fromSeconds").asDouble(), from);
+        assertEquals(told.get("toSeconds").asDouble(), from + 86_400);
+        assertEquals(told.at("/ledger/served").asDouble(), day.get("served").asDouble(), 0.1);
+        assertEquals(
+                told.at("/lowestStateOfCharge/value").asDouble(),
+                day.get("lowestStateOfCharge").asDouble(),
+                1e-3);
+        var beyond = browser.get(part + "0&to=400000");
+        assertEquals(beyond.statusCode(), 422);
+        assertTrue(beyond.body().contains("400000 s is outside 0 to 345600 s"), beyond.body());
+    }
+
     /** What was asked is told where it is wanted, as it was asked, and not with every look. */
     @Test
     public void whatWasAskedIsToldWhenWanted() throws Exception {

@@ -27,31 +27,30 @@ final class ExportUnseen implements Check {
     private Stream<Finding> of(PlanFacts plan, AcProgram ac, AcSource.Feeder feeder) {
         Optional<ExportMeter> meter = feeder.meter();
         boolean hasArrays = !plan.site().acArrays().isEmpty();
-        if (meter.isEmpty()) {
-            return Stream.of(ac.givesOut() || hasArrays)
-                    .filter(asked -> asked)
-                    .map(asked -> at(
-                            feeder,
-                            Severity.CAUTION,
-                            "Nothing at " + feeder.name()
-                                    + " tells the inverter what goes out. A limit, or none at all, is kept by a"
-                                    + " meter where the feeder comes in; here it is taken as kept."));
+        if (meter.isEmpty() && (ac.givesOut() || hasArrays)) {
+            return Stream.of(at(
+                    feeder,
+                    Severity.CAUTION,
+                    "Nothing at " + feeder.name()
+                            + " tells the inverter what goes out. A limit, or none at all, is kept by a"
+                            + " meter where the feeder comes in; here it is taken as kept."));
         }
-        if (meter.get().reversed()) {
-            return Stream.of(
-                    at(
-                            feeder,
-                            Severity.DANGER,
-                            "The meter is in the wrong way round: the inverter takes what goes out for what comes in, and sends more. No limit"
-                                    + " is kept but the feeder's own. Turn it, or its sign, and see it fall to 0 with a load switched on."));
+        if (meter.isPresent() && meter.get().reversed()) {
+            return Stream.of(at(
+                    feeder,
+                    Severity.DANGER,
+                    "The meter is in the wrong way round: the inverter takes what goes out for what comes in, and sends"
+                            + " more. No limit is kept but the feeder's own. Turn it, or its sign, and see it fall to 0"
+                            + " with a load switched on."));
         }
-        return Stream.of(hasArrays && meter.get().blindToAcArrays())
-                .filter(blind -> blind)
-                .map(blind -> at(
-                        feeder,
-                        Severity.CAUTION,
-                        "The meter does not see the arrays on the AC side: what they have too much goes out past it, whatever the"
-                                + " limit. Put it before all of them, or a second one at them."));
+        if (meter.isPresent() && meter.get().blindToAcArrays() && hasArrays) {
+            return Stream.of(at(
+                    feeder,
+                    Severity.CAUTION,
+                    "The meter does not see the arrays on the AC side: what they have too much goes out past it,"
+                            + " whatever the limit. Put it before all of them."));
+        }
+        return Stream.empty();
     }
 
     private Finding at(AcSource.Feeder feeder, Severity severity, String text) {
