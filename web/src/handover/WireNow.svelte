@@ -26,10 +26,6 @@
   const otherwise = $derived(
     contacts.filter(([id, closed]) => line.live?.shouldBeClosed[id] === !closed).map(([id]) => id),
   );
-  /** Whether what the rules make of it is known for each contact. */
-  const judged = $derived(
-    contacts.length > 0 && contacts.every(([id]) => line.live?.shouldBeClosed[id] !== undefined),
-  );
   const [first, ...rest] = $derived(otherwise);
   const beyond = $derived(line.live?.beyond);
   const watts = (value: number) => `${decimal(value, 0)} W`;
@@ -70,7 +66,7 @@
 <div class="flex min-h-7 flex-wrap items-baseline gap-x-4">
   {#if first !== undefined}<p>{@render stands(first)}</p>
   {:else if beyond}<p>{@render draws()}</p>
-  {:else if judged}<p class="text-soft">All contacts stand as the plan would have them.</p>{/if}
+  {:else if measured}<p class="text-soft">No contact is seen to stand otherwise than planned.</p>{/if}
   {#if first !== undefined && (rest.length > 0 || beyond)}
     <details>
       <summary class="cursor-pointer underline">and {rest.length + (beyond ? 1 : 0)} more</summary>
