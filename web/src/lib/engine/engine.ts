@@ -36,8 +36,6 @@ const paces: { [Q in Question]?: Pace } = {
   '/api/season/{siteId}': new Pace(),
 };
 const warmed = new Set<Question>();
-/** Whether it tries itself now: whoever asks does not wait behind that. */
-let warming = 0;
 
 /**
  * Asks the core where it answers sooner: in this browser, without a way to the server and back, or at the server. The first question is
@@ -67,7 +65,7 @@ export async function ask<Q extends Question>(
 }
 
 /** Without a network nobody else can be asked. */
-const isHere = (question: Question) => (paces[question]?.isHere ?? warming === 0) || !navigator.onLine;
+const isHere = (question: Question) => (paces[question]?.isHere ?? true) || !navigator.onLine;
 
 async function askThere<Q extends Question>(
   question: Q,
@@ -110,9 +108,7 @@ async function warm<Q extends Question>(question: Q, site: string, body: Body<Q>
     warmed.delete(question);
     return;
   }
-  warming++;
   for (let i = 0; i < WARM_UPS; i++) await askHere(question, site, body);
-  warming--;
 }
 
 /** What the core in this browser says; undefined where it cannot. */
