@@ -5,8 +5,8 @@
 export type Path = (string | number)[];
 
 function idOf(entry: unknown): string | undefined {
-  const known = entry as { id?: string; controller?: string } | null | undefined;
-  return typeof entry === 'object' ? (known?.id ?? known?.controller) : undefined;
+  const known = entry as { id?: string; controller?: string; array?: string } | null | undefined;
+  return typeof entry === 'object' ? (known?.id ?? known?.controller ?? known?.array) : undefined;
 }
 
 /** Which entry of a list a step names, by id, or by number where the entry has none; −1 for none. */

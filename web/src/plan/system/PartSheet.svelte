@@ -34,7 +34,7 @@
   const name = $derived(typeof part?.name === 'string' ? part.name : (NAMELESS[path] ?? 'the site'));
   const id = $derived(typeof part?.id === 'string' ? part.id : '');
   const charging = $derived(plan.program.charging.find((one) => one.controller === id));
-  const coupled = $derived((plan.site.acArrays ?? []).findIndex((one) => one.array === id && id !== ''));
+  const coupled = $derived((plan.site.acArrays ?? []).find((one) => one.array === id && id !== ''));
   const sums = $derived(
     (editor.reading?.workings ?? []).filter(
       (one) => one.path.startsWith(path) || (id !== '' && one.path.startsWith(`program/charging/${id}`)),
@@ -95,14 +95,14 @@
       {#each Intl.supportedValuesOf('timeZone') as zone (zone)}<option value={zone}></option>{/each}
     </datalist>
   {/if}
-  {#if coupled >= 0}
+  {#if coupled}
     <h3 class="mt-4 border-t border-rule pt-3">Its inverter on the AC side</h3>
     <Themes
       {editor}
       {plan}
       schema="AcCoupledArray"
-      value={plan.site.acArrays?.[coupled] as unknown as Record<string, unknown>}
-      path="site/acArrays/{coupled}"
+      value={coupled as unknown as Record<string, unknown>}
+      path="site/acArrays/{id}"
       of={name}
       {readonly}
     />

@@ -145,7 +145,7 @@ function withAcArray(plan: Plan, kind: Kind): { plan: Plan; id: string; name: st
   const acArrays = [...(site.acArrays ?? []), coupled] as Plan['site']['acArrays'];
   const name = site.arrays.find((one) => one.id === array.id)?.name ?? array.id;
   const next = { ...array.plan, site: { ...site, acArrays } } as Plan;
-  const path = `site/acArrays/${acArrays.length - 1}`;
+  const path = `site/acArrays/${array.id}`;
   return { plan: guessed(next, coupled, path), id: array.id, name };
 }
 

@@ -70,6 +70,7 @@ const LAYOUTS: Record<string, Layout> = {
     themes: {
       'Failing to start': ['failureFraction', 'retrySeconds', 'mostTries'],
       'Fuel and least load': ['leastLoadFraction', 'idleLitresPerHour', 'litresPerKilowattHour'],
+      Frequency: ['frequency'],
     },
   },
   Feeder: {
@@ -77,7 +78,7 @@ const LAYOUTS: Record<string, Layout> = {
     themes: {
       Prices: ['bands'],
       'What goes out': ['meter'],
-      'Voltage and line': ['volts', 'legOhms'],
+      'Voltage, line and frequency': ['volts', 'legOhms', 'hertz'],
       Outages: ['outagesPerYear', 'meanOutageSeconds'],
     },
   },
@@ -104,13 +105,13 @@ const LAYOUTS: Record<string, Layout> = {
         'levelDelaySeconds',
         'bypassesOverload',
       ],
-      'Alarm and cut-off': ['cutOff'],
+      'Alarm, cut-off and end of charge': ['cutOff', 'endOfCharge'],
       Windows: ['windows'],
       'Out to the grid': ['exportsSurplus', 'exportLimitWatts', 'exportLimitFraction'],
     },
   },
   DcSource: { first: ['name', 'byClock', 'profile', 'brakeVolts', 'releaseVolts'], themes: {} },
-  AcCoupledArray: { first: ['maximumWatts', 'efficiency'], themes: {} },
+  AcCoupledArray: { first: ['maximumWatts', 'efficiency', 'meter'], themes: {} },
   ChargeProgram: {
     first: ['absorptionVolts', 'absorptionSeconds', 'floatVolts', 'rechargeVolts', 'rechargeDelaySeconds'],
     themes: { 'Further settings': ['details'] },

@@ -62,6 +62,21 @@ public final class BmsAtWork {
         return asleep;
     }
 
+    /** What has become of its paths, given what they were. */
+    public List<Fact> changesFrom(boolean couldCharge, boolean couldDischarge) {
+        List<Fact> changes = new ArrayList<>();
+        if (mayCharge() != couldCharge) {
+            changes.add(Fact.of(couldCharge ? Change.CHARGE_PATH_OPENED : Change.CHARGE_PATH_CLOSED));
+        }
+        if (mayDischarge() != couldDischarge) {
+            changes.add(Fact.of(couldDischarge ? Change.DISCHARGE_PATH_OPENED : Change.DISCHARGE_PATH_CLOSED));
+            if (couldDischarge && asleep) {
+                changes.add(Fact.of(Change.FELL_ASLEEP));
+            }
+        }
+        return changes;
+    }
+
     /** Why a path moved last. */
     public List<Fact> causes() {
         return List.copyOf(causes);

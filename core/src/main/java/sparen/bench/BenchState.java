@@ -16,6 +16,8 @@ import sparen.result.Trace;
  * @param outputs in the program's order
  * @param chargers where every voltage is imposed; none where a battery answers
  * @param inverter likewise; absent where there is none
+ * @param batteries those with a BMS, likewise
+ * @param sources generators of direct current, likewise
  * @param events since the start: the printed tape
  * @param signals what its knobs impose, in the order they are offered
  * @param knobs what each of them is at now, by id, in its own unit
@@ -27,6 +29,8 @@ public record BenchState(
         List<AtBench> outputs,
         List<ChargerAtBench> chargers,
         Optional<InverterAtBench> inverter,
+        List<BatteryAtBench> batteries,
+        List<SourceAtBench> sources,
         List<Event> events,
         List<NamedSignal> signals,
         Map<String, Double> knobs,
@@ -69,6 +73,25 @@ public record BenchState(
      * @param searching whether it rests in search
      */
     public record InverterAtBench(String inverter, boolean alive, boolean onAc, boolean searching) {}
+
+    /**
+     * A battery with a BMS at the bench.
+     *
+     * @param battery its id
+     * @param mayCharge whether its charge path is closed
+     * @param mayDischarge whether its discharge path is
+     * @param asleep whether it waits for a charger
+     */
+    public record BatteryAtBench(String battery, boolean mayCharge, boolean mayDischarge, boolean asleep) {}
+
+    /**
+     * A generator of direct current at the bench.
+     *
+     * @param source its id
+     * @param gives whether it does at the imposed hour
+     * @param braked whether its brake holds it
+     */
+    public record SourceAtBench(String source, boolean gives, boolean braked) {}
 
     /**
      * An output at the bench.

@@ -21,11 +21,12 @@ import sparen.quantity.InvalidQuantity;
 import sparen.quantity.Standard;
 import sparen.result.Event;
 import sparen.setting.DeviceSettings;
+import sparen.site.DailySpan;
 
 /**
  * A program walked on the bench supply once down, once up and back to where it began, all of it acting: first the state of charge at the
  * voltage of a full battery, then the voltage, below its lowest level and above its highest. At each level the supply stops just past it until whatever is due there has happened;
- * the batteries are at 25 °C, where compensation moves nothing, and AC is present. Common practice, no source.
+ * the batteries are at 25 °C, where compensation moves nothing, and AC is present; a window's level is passed in its hours. Common practice, no source.
  *
  * @param script all turns, to be played on the bench again
  * @param endSeconds when the walk is over (s)
@@ -47,6 +48,9 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
 
     /** While the voltage rises the battery takes its capacity (Ah) in so many hours (A); where a charger holds its voltage, nothing. */
     private static final double CHARGING_HOURS = 10;
+
+    private static final String WINDOWS = "program/ac/windows/";
+    private static final int WINDOW_STEP = 3;
 
     /** After what is due has happened it stays so much longer (s), for what that sets off. */
     private static final double CALM_SECONDS = 5;
@@ -165,6 +169,7 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
         }
 
         private void pass(List<Peg> together, int side) {
+            together.forEach(this::toItsHour);
             Peg last = together.get(together.size() - 1);
             if (last.unit().equals("V")) {
                 toVolts(at(last) + side * past);
@@ -187,6 +192,25 @@ public record LevelWalk(BenchScript script, double endSeconds, List<Passed> pass
                     since,
                     bench.value(Signal.BUS_VOLTS),
                     events));
+        }
+
+        /** A window's level acts in the window: the clock is set to its beginning, and to its day and month where it has some. */
+        private void toItsHour(Peg peg) {
+            if (!peg.path().startsWith(WINDOWS)) {
+                return;
+            }
+            DailySpan when = plan.program()
+                    .ac()
+                    .orElseThrow()
+                    .windows()
+                    .get(Integer.parseInt(peg.path().split("/")[WINDOW_STEP]))
+                    .when();
+            turn(signals.get(Signal.LOCAL_HOUR), when.fromHour() % 24, 0);
+            when.weekdays().stream()
+                    .limit(1)
+                    .forEach(day -> turn(signals.get(Signal.LOCAL_WEEKDAY), day.getValue(), 0));
+            when.months().stream().limit(1).forEach(month -> turn(signals.get(Signal.LOCAL_MONTH), month, 0));
+            bench.goOn(bench.now() + CALM_SECONDS);
         }
 
         private static boolean hasActed(Peg peg, List<Event> events) {

@@ -179,6 +179,8 @@ public final class LiveBench {
                         .toList(),
                 List.of(),
                 Optional.empty(),
+                List.of(),
+                List.of(),
                 result.events(),
                 List.copyOf(signals.values()),
                 knobs,

@@ -225,6 +225,8 @@ public final class SupplyBench {
                 outputs.stream().map(this::atBench).toList(),
                 devices.chargers(now),
                 devices.inverter(),
+                devices.batteries(),
+                devices.sources(values),
                 log.events(),
                 signals.stream().filter(SupplyBench::isKnob).toList(),
                 knobs,

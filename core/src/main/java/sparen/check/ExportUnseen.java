@@ -4,6 +4,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.examined.PlanFacts;
 import sparen.program.AcProgram;
+import sparen.site.AcCoupledArray;
+import sparen.site.AcCoupledArray.ArrayMeter;
 import sparen.site.AcSource;
 import sparen.site.AcSource.ExportMeter;
 import sparen.site.Inverter;
@@ -44,13 +46,27 @@ final class ExportUnseen implements Check {
                             + " with a load switched on."));
         }
         if (meter.isPresent() && meter.get().blindToAcArrays() && hasArrays) {
+            if (own(plan).anyMatch(one -> one.filter(ArrayMeter::reversed).isPresent())) {
+                return Stream.of(at(
+                        feeder,
+                        Severity.DANGER,
+                        "The second meter, at the array on the AC side, is in the wrong way round: what it brings is taken"
+                                + " for what is drawn, and more goes out past the limit. Turn it, or its sign."));
+            }
+            if (own(plan).allMatch(Optional::isPresent)) {
+                return Stream.empty();
+            }
             return Stream.of(at(
                     feeder,
                     Severity.CAUTION,
                     "The meter does not see the arrays on the AC side: what they have too much goes out past it,"
-                            + " whatever the limit. Put it before all of them."));
+                            + " whatever the limit. Put it before all of them, or a second one at each."));
         }
         return Stream.empty();
+    }
+
+    private static Stream<Optional<ArrayMeter>> own(PlanFacts plan) {
+        return plan.site().acArrays().stream().map(AcCoupledArray::meter);
     }
 
     private Finding at(AcSource.Feeder feeder, Severity severity, String text) {

@@ -17,18 +17,29 @@ final class PoweredContact implements Check {
         return plan.outputs().stream()
                 .filter(output -> output.contact().flatMap(Contact::powered).orElse(false))
                 .filter(output -> actsOnInput(plan, output))
-                .map(output -> finding(
-                                Hazard.LOSS_OF_CONTROL,
-                                Severity.CAUTION,
-                                output.id(),
-                                "Its contact gives a voltage of its own to an input that wants to be closed, not fed.")
+                .map(output -> gives(
+                                finding(
+                                        Hazard.LOSS_OF_CONTROL,
+                                        Severity.CAUTION,
+                                        output.id(),
+                                        "Its contact gives a voltage of its own to an input that wants to be closed, not"
+                                                + " fed."),
+                                output)
                         .about("program/outputs/" + output.id() + "/contact/powered")
                         .cure(
                                 "a relay between them: the contact is dry",
                                 Cures.output(
                                         output.id(),
                                         one -> one.withContact(
-                                                one.contact().map(contact -> contact.withPowered(Optional.empty()))))));
+                                                one.contact().map(contact -> contact.withPowered(Optional.empty())
+                                                        .withGivesVolts(Optional.empty()))))));
+    }
+
+    private static Finding gives(Finding finding, Output output) {
+        return output.contact()
+                .flatMap(Contact::givesVolts)
+                .map(volts -> finding.number("it gives", volts, "V"))
+                .orElse(finding);
     }
 
     private static boolean actsOnInput(PlanFacts plan, Output output) {

@@ -14,9 +14,11 @@ import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.ChargeProgram;
 import sparen.program.Plan;
+import sparen.site.DcSource;
 import sparen.site.Inverter;
+import sparen.site.ParallelBattery;
 
-/** The levels by which chargers, inverter and AC program go themselves, whatever the outputs do. */
+/** The levels by which chargers, inverter, AC program, batteries and brakes go themselves, whatever the outputs do. */
 final class DevicePegs {
     private static final String AT_ITS_TERMINALS = "its terminals";
     /** It follows absorption: a voltage that passes it makes nothing happen. */
@@ -38,6 +40,8 @@ final class DevicePegs {
             all.add(inverter);
             plan.program().ac().ifPresent(program -> all.add(inverter, program));
         });
+        plan.site().battery().batteries().forEach(all::add);
+        plan.site().dcSources().forEach(all::add);
         return all.pegs;
     }
 
@@ -182,6 +186,12 @@ final class DevicePegs {
             of.charge("cutOff/cutOffStateOfCharge", pair, "cut-off", levels.cutOffStateOfCharge(), Acts.FALLING);
             of.charge("cutOff/restartStateOfCharge", pair, "restart", levels.restartStateOfCharge(), Acts.RISING);
         });
+        program.endOfCharge().ifPresent(levels -> {
+            String pair = inverter.id() + "/end";
+            String at = "endOfCharge/";
+            of.charge(at + "endStateOfCharge", pair, "end of charge", levels.endStateOfCharge(), Acts.RISING);
+            of.charge(at + "againStateOfCharge", pair, "charge again", levels.againStateOfCharge(), Acts.FALLING);
+        });
         for (int i = 0; i < program.windows().size(); i++) {
             AcWindow window = program.windows().get(i);
             String field = "windows/" + i + "/stateOfCharge";
@@ -191,5 +201,22 @@ final class DevicePegs {
                 case HOLD -> {}
             }
         }
+    }
+
+    private void add(ParallelBattery battery) {
+        battery.bms().ifPresent(bms -> {
+            String id = battery.id();
+            Of of = new Of(id, "BMS of " + battery.name(), Whose.BATTERY, "site/battery/batteries/" + id + "/bms/");
+            of.volts("lowVolts", id + "/low", "stops discharge", bms.lowVolts(), Acts.FALLING, true);
+            of.volts("lowReleaseVolts", id + "/low", "discharges again", bms.lowReleaseVolts(), Acts.RISING, true);
+            of.volts("highVolts", id + "/high", "stops charge", bms.highVolts(), Acts.RISING, true);
+            of.volts("highReleaseVolts", id + "/high", "charges again", bms.highReleaseVolts(), Acts.FALLING, true);
+        });
+    }
+
+    private void add(DcSource source) {
+        Of of = new Of(source.id(), source.name(), Whose.SOURCE, "site/dcSources/" + source.id() + "/");
+        of.volts("brakeVolts", source.id(), "brake", source.brakeVolts(), Acts.RISING, true);
+        of.volts("releaseVolts", source.id(), "let go", source.releaseVolts(), Acts.FALLING, true);
     }
 }

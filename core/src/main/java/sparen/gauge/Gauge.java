@@ -65,14 +65,16 @@ public record Gauge(
     public enum Whose {
         OUTPUT,
         CHARGER,
-        INVERTER
+        INVERTER,
+        BATTERY,
+        SOURCE
     }
 
     /**
      * A level.
      *
      * @param path of its number, as in origins
-     * @param at id of the output or charger
+     * @param at id of the output, charger, inverter, battery or source
      * @param name what the crew calls that
      * @param whose what that is
      * @param pair levels of one rule share it

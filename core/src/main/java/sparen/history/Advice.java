@@ -77,14 +77,15 @@ public record Advice(Kind kind, String says, Optional<String> path, Optional<Dou
         List<AcWindow> windows = plan.program().ac().map(AcProgram::windows).orElse(List.of());
         for (int i = 0; i < windows.size(); i++) {
             AcWindow window = windows.get(i);
-            if (window.kind() == AcWindow.Kind.DISCHARGE && Math.abs(window.stateOfCharge() - use.floor()) > WORTH_IT) {
+            double floor = use.floor().orElse(window.stateOfCharge());
+            if (window.kind() == AcWindow.Kind.DISCHARGE && Math.abs(window.stateOfCharge() - floor) > WORTH_IT) {
                 return Optional.of(new Advice(
                         Kind.FLOOR,
-                        percent(use.floor()) + " instead of " + percent(window.stateOfCharge())
-                                + " as the floor: the most that one of " + use.nights() + " nights used is "
-                                + percent(use.mostUsed()) + ", and " + percent(NightsUse.RESERVE) + " stay in reserve.",
+                        percent(floor) + " instead of " + percent(window.stateOfCharge()) + " as the floor: "
+                                + percent(NightsUse.SHARE) + " of " + use.nights() + " nights used at most "
+                                + percent(use.used()) + ", and " + percent(use.reserve()) + " stay in reserve.",
                         Optional.of("program/ac/windows/" + i + "/stateOfCharge"),
-                        Optional.of(Math.round(use.floor() * 100) / 100.0)));
+                        Optional.of(Math.round(floor * 100) / 100.0)));
             }
         }
         return Optional.empty();

@@ -14,6 +14,9 @@ public final class AcConditions {
     /** What arrays on the AC side could give (W). */
     public double sunWatts;
 
+    /** What meters of their own say of these (W). */
+    public double meteredSunWatts;
+
     /** What the sun on the DC side has to spare for the AC side (W, DC); looked at only where the gear blends. */
     public double spareWatts;
 

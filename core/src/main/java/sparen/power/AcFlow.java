@@ -22,6 +22,7 @@ final class AcFlow {
     double surplusWatts;
     double assistWatts;
     double outWatts;
+    private double seenShare = 1;
 
     AcFlow(Inverter inverter, AcProgram program) {
         this.inverter = inverter;
@@ -58,9 +59,11 @@ final class AcFlow {
      *
      * @param inverts whether the inverter can work
      * @param mayCharge whether its charger may work at all
+     * @param charged whether charging from AC outside of windows has come to its end
      */
-    void withSource(AcConditions on, boolean inverts, boolean mayCharge) {
+    void withSource(AcConditions on, boolean inverts, boolean mayCharge, boolean charged) {
         rest();
+        seenShare = seenShare(on);
         double loads = on.watts();
         double room = Math.max(0, loads - on.sunWatts);
         surplusWatts = Math.max(0, on.sunWatts - loads);
@@ -72,13 +75,10 @@ final class AcFlow {
         fixedImportWatts = Math.max(0, net);
         surplusWatts = beside > 0 ? surplusWatts : Math.max(0, -net);
         if (mayCharge && beside == 0) {
-            double headroom = charges(on) ? headroom(on) : 0;
+            double headroom =
+                    program.chargesFromAc(on.window, on.stateOfCharge, on.sunEnough, charged) ? headroom(on) : 0;
             offerWatts = (surplusWatts + headroom) * chargerEfficiency;
         }
-    }
-
-    private boolean charges(AcConditions on) {
-        return program.chargesFromAc(on.window, on.stateOfCharge, on.sunEnough);
     }
 
     /** AC power put beside the source (W): what a leg needs beyond its limit, what a window gives, what the sun has to spare. */
@@ -99,9 +99,9 @@ final class AcFlow {
         return Math.min(Math.max(needed, Math.max(given, spare)), inverter.continuousWatts() * carriedShare(on));
     }
 
-    /** The most that goes out to the source at hand (W), less what sun on the AC side already brings, as far as its meter sees it. */
+    /** The most that goes out to the source at hand (W), less what sun on the AC side already brings, as far as meters see it. */
     private double exportWatts(AcConditions on) {
-        return Math.max(0, exportLimitWatts(on.from) - (isBlind(on.from) ? 0 : surplusWatts));
+        return Math.max(0, exportLimitWatts(on.from) - surplusWatts * seenShare);
     }
 
     /** The most that goes out to a source (W). A meter the wrong way round holds nothing back: only the feeder itself does. */
@@ -115,17 +115,19 @@ final class AcFlow {
                 : Math.min(feeder.exportWatts(), program.exportLimitWatts(inverter.continuousWatts()));
     }
 
-    /** The most that arrays on the AC side send out to a source (W): what a meter does not see nobody holds back. */
+    /** The most that arrays on the AC side send out to a source (W): what no meter sees rightly nobody holds back. */
     double arraysOutWatts(AcSource source) {
-        if (source instanceof AcSource.Feeder feeder && isBlind(source)) {
+        if (source instanceof AcSource.Feeder feeder && seenShare < 1) {
             return feeder.exportWatts();
         }
         return program.exportsSurplus() ? exportLimitWatts(source) : 0;
     }
 
-    private static boolean isBlind(AcSource source) {
-        return source instanceof AcSource.Feeder feeder
+    /** The share of what arrays on the AC side bring that the inverter knows of: by the feeder's meter, else by their own. */
+    private static double seenShare(AcConditions on) {
+        boolean isBlind = on.from instanceof AcSource.Feeder feeder
                 && feeder.meter().map(AcSource.ExportMeter::blindToAcArrays).orElse(false);
+        return isBlind && on.sunWatts > 0 ? on.meteredSunWatts / on.sunWatts : 1;
     }
 
     /** The share of its rating that it carries at this air temperature. */
@@ -172,5 +174,11 @@ final class AcFlow {
             watts = on.heaviestLeg() + (on.chargerWatts - on.sunWatts - assistWatts) / legs;
         }
         return on.from.legVoltsUnder(watts, inverter.acVolts());
+    }
+
+    /** Frequency of a source (Hz) with all that flows now, or with nothing from it; NaN where nobody has told it. */
+    double hertz(AcConditions on, boolean atHand) {
+        double watts = atHand ? on.watts() + on.chargerWatts - on.sunWatts - assistWatts : 0;
+        return on.from.hertzUnder(watts);
     }
 }

@@ -2,7 +2,6 @@ package sparen.power;
 
 import java.util.ArrayList;
 import java.util.List;
-import java.util.Optional;
 import java.util.stream.DoubleStream;
 import sparen.logic.Timer;
 import sparen.program.AcProgram;
@@ -37,14 +36,14 @@ public final class AcSide {
     private final AcFlow flow;
     private final boolean blends;
     private final FeedLevel feed;
-    private final Optional<Inverter.Accepts> accepts;
+    private final SourceWindow window;
+    private final ChargeEnd end;
     private final double[] levels;
     private final double[] charges;
     private final DcGuard guard;
     private final Timer overload;
     private final Timer breaker = new Timer(BREAKER_SECONDS);
     private final Timer qualified;
-    private final Timer unfit;
     private boolean enabled = true;
     private boolean dcAlive = true;
     private boolean mayCharge = true;
@@ -67,7 +66,8 @@ public final class AcSide {
         flow = new AcFlow(inverter, program);
         blends = inverter.blends();
         feed = new FeedLevel(program, blends);
-        accepts = inverter.transfer().flatMap(Inverter.Transfer::accepts);
+        window = new SourceWindow(inverter, flow);
+        end = new ChargeEnd(program);
         guard = new DcGuard(inverter.window(), program.cutOff());
         DoubleStream feeds = feed.goesByVolts()
                 ? DoubleStream.of(program.toAcVolts(), program.toBatteryVolts())
@@ -77,7 +77,6 @@ public final class AcSide {
         overload = new Timer(inverter.surgeSeconds());
         qualified = new Timer(
                 inverter.transfer().map(Inverter.Transfer::qualifySeconds).orElse(0.0));
-        unfit = new Timer(accepts.map(Inverter.Accepts::delaySeconds).orElse(0.0));
     }
 
     /** Switches it on or off at its enable input; off also forgets an overload. */
@@ -109,6 +108,7 @@ public final class AcSide {
         happened.clear();
         dcAlive = on.dcAlive;
         guard.settle(now, on, happened);
+        end.settle(on, happened);
         Fact decided = feed.settle(now, on);
         if (decided != null) {
             happened.add(decided);
@@ -121,8 +121,9 @@ public final class AcSide {
     }
 
     private void settleSource(AcConditions on) {
-        settleVoltage(on);
-        int present = breakerOpen || inverter.transfer().isEmpty() || on.source >= 0 && !isFit(on) ? -1 : on.source;
+        settleWindow(on);
+        boolean mayTake = !breakerOpen && inverter.transfer().isPresent() && on.source >= 0;
+        int present = mayTake && window.takes(on, on.source == sourceAtHand) ? on.source : -1;
         if (present != candidate) {
             candidate = present;
             qualified.reset();
@@ -154,36 +155,31 @@ public final class AcSide {
     }
 
     /** A source that has left what it takes for the delay is let go, and has to be good for the qualifying time again. */
-    private void settleVoltage(AcConditions on) {
-        if (accepts.isEmpty()) {
-            return;
-        }
-        unfit.observe(now, sourceAtHand >= 0 && on.source == sourceAtHand && !isFit(on, true));
-        if (unfit.isDue(now)) {
-            unfit.reset();
-            double volts = flow.legVolts(on, true);
-            boolean low = volts < accepts.get().lowVolts();
-            tell(Change.AC_UNFIT, low ? accepts.get().lowVolts() : accepts.get().highVolts(), volts);
+    private void settleWindow(AcConditions on) {
+        boolean isAtHand = sourceAtHand >= 0 && on.source == sourceAtHand;
+        Fact let = window.settle(now, on, isAtHand);
+        if (let != null) {
+            happened.add(let);
             sourceAtHand = -1;
             candidate = -1;
             qualified.reset();
         }
+        window.refuse(on, !isAtHand && inverter.transfer().isPresent() && takesAc(on), happened);
     }
 
-    /** Whether what is there may be taken: of one at hand its delay decides, of another its voltage with nothing drawn. */
-    private boolean isFit(AcConditions on) {
-        boolean fits = accepts.isEmpty() || on.source == sourceAtHand || isFit(on, false);
-        return fits && on.from.legs() >= inverter.legs();
+    /** Whether the battery is above the level at which loads go to AC; true where none is set. */
+    public boolean isAboveLevel() {
+        return feed.isAboveLevel();
     }
 
-    private boolean isFit(AcConditions on, boolean atHand) {
-        double volts = flow.legVolts(on, atHand);
-        return volts >= accepts.get().lowVolts() && volts <= accepts.get().highVolts();
+    /** Whether its charger may take from AC that is there, as it is programmed. */
+    public boolean chargesFromAc(AcConditions on) {
+        return program.chargesFromAc(on.window, on.stateOfCharge, on.sunEnough, end.isReached());
     }
 
     /** Whether it looks at the voltage of its source. */
     public boolean watchesSource() {
-        return accepts.isPresent() && sourceAtHand >= 0;
+        return window.isSet() && sourceAtHand >= 0;
     }
 
     private boolean takesAc(AcConditions on) {
@@ -272,7 +268,7 @@ public final class AcSide {
     private void flow(AcConditions on) {
         alive = inverts();
         if (sourceAtHand >= 0) {
-            flow.withSource(on, alive, mayCharge && inverter.charger().isPresent());
+            flow.withSource(on, alive, mayCharge && inverter.charger().isPresent(), end.isReached());
         } else if (alive && searching) {
             flow.rest();
             flow.drawWatts = inverter.search().orElseThrow().watts();
@@ -287,7 +283,7 @@ public final class AcSide {
     public double dueSeconds() {
         double due = Math.min(guard.dueSeconds(now), overload.dueSeconds());
         due = Math.min(due, Math.min(breaker.dueSeconds(), searchTick));
-        due = Math.min(due, Math.min(feed.dueSeconds(), unfit.dueSeconds()));
+        due = Math.min(due, Math.min(feed.dueSeconds(), window.dueSeconds()));
         if (qualified.dueSeconds() > now) {
             due = Math.min(due, qualified.dueSeconds());
         }
@@ -361,6 +357,7 @@ public final class AcSide {
     public double highestCharge(double charge, double window) {
         double highest = above(Double.POSITIVE_INFINITY, charge, window);
         highest = above(highest, charge, feed.stateOfCharge());
+        highest = Math.min(highest, end.highestCharge());
         for (double level : charges) {
             highest = above(highest, charge, level);
         }
@@ -371,6 +368,7 @@ public final class AcSide {
     public double lowestCharge(double charge, double window) {
         double lowest = below(Double.NEGATIVE_INFINITY, charge, window);
         lowest = below(lowest, charge, feed.stateOfCharge());
+        lowest = Math.max(lowest, end.lowestCharge());
         for (double level : charges) {
             lowest = below(lowest, charge, level);
         }

@@ -57,7 +57,6 @@ public final class ChargeRegulator {
     private final double repeatSeconds;
     private double stageSince;
     private double cycleSince;
-    private double bulkTime;
     private double equalizedAt;
     private double darkSince = Double.NaN;
     private final double awaySeconds;
@@ -336,7 +335,8 @@ public final class ChargeRegulator {
     }
 
     private void listen(double volts, double amperes) {
-        quiet.begin(dueSeconds(), limit == Limit.VOLTAGE, watts <= 0);
+        // In another stage it looks once more.
+        quiet.begin(moved ? Double.NEGATIVE_INFINITY : dueSeconds(), limit == Limit.VOLTAGE, watts <= 0);
         if (awaitsTail()) {
             quiet.awaitTail(amperes <= tailLevel);
         }
@@ -360,7 +360,7 @@ public final class ChargeRegulator {
         noteAbsence(seconds, volts);
         boolean held = stage == before && limit == Limit.VOLTAGE;
         if (stage == ChargeStage.BULK && held) {
-            bulkTime = seconds - stageSince;
+            double bulkTime = seconds - stageSince;
             absorptionTime = details.absorptionEnd()
                     .flatMap(AbsorptionEnd::timesBulk)
                     .map(times -> Math.min(program.absorptionSeconds(), times * bulkTime))

@@ -92,6 +92,11 @@ final class FeedLevel {
         return program.source().takesAc(bySun && enough, enough, blends);
     }
 
+    /** Whether the battery is above its level; true where none is set. */
+    boolean isAboveLevel() {
+        return bySun || enough;
+    }
+
     double dueSeconds() {
         return Math.min(toAc.dueSeconds(), toBattery.dueSeconds());
     }

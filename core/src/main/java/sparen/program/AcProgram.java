@@ -22,6 +22,7 @@ import sparen.site.DailySpan;
  * @param exportLimitFraction the same as a share of the inverter's continuous rating (fraction), 0 to 1; the lower of both counts
  * @param bypassesOverload whether an overloaded inverter puts its loads on AC for a while where there is some; absent for no
  * @param cutOff levels of the state of charge at which the inverter warns and stops, beside its voltages; absent for none
+ * @param endOfCharge levels of the state of charge between which AC charges outside of windows; absent for the charger's own stages alone
  */
 public record AcProgram(
         double inputLimitAmperes,
@@ -36,7 +37,8 @@ public record AcProgram(
         Optional<Double> exportLimitWatts,
         Optional<Double> exportLimitFraction,
         Optional<Boolean> bypassesOverload,
-        Optional<CutOffLevels> cutOff)
+        Optional<CutOffLevels> cutOff,
+        Optional<EndOfCharge> endOfCharge)
         implements AcProgramWith {
     /** Everything AC offers is taken, and there is nothing that says otherwise. */
     public static final AcProgram PLAIN =
@@ -158,6 +160,19 @@ public record AcProgram(
     }
 
     /**
+     * Levels of the state of charge between which AC charges outside of windows.
+     *
+     * @param endStateOfCharge at or above this it stops (fraction), againStateOfCharge to 1
+     * @param againStateOfCharge at or below this it begins again (fraction), 0 to 1
+     */
+    public record EndOfCharge(double endStateOfCharge, double againStateOfCharge) {
+        public EndOfCharge {
+            Bounds.within("againStateOfCharge", againStateOfCharge, 0, 1);
+            Bounds.within("endStateOfCharge", endStateOfCharge, againStateOfCharge, 1);
+        }
+    }
+
+    /**
      * A window by the clock.
      *
      * @param kind what happens in it
@@ -217,6 +232,7 @@ public record AcProgram(
         exportLimitFraction = Bounds.optional("exportLimitFraction", exportLimitFraction, 0, 1);
         bypassesOverload = Bounds.orEmpty(bypassesOverload);
         cutOff = Bounds.orEmpty(cutOff);
+        endOfCharge = Bounds.orEmpty(endOfCharge);
     }
 
     /** A program that goes by voltages and stops where the feeder does. */
@@ -242,6 +258,7 @@ public record AcProgram(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -258,13 +275,18 @@ public record AcProgram(
                 exportLimitFraction.map(share -> share * continuousWatts).orElse(Double.POSITIVE_INFINITY));
     }
 
-    /** Whether AC charges now: by the window in force (null for none), else by who charges; a window overrules nobody who says never. */
-    public boolean chargesFromAc(AcWindow window, double stateOfCharge, boolean sunEnough) {
+    /**
+     * Whether AC charges now: by the window in force, else by who charges; a window overrules nobody who says never.
+     *
+     * @param window in force, null for none
+     * @param charged whether charging outside of windows has come to its end by the state of charge
+     */
+    public boolean chargesFromAc(AcWindow window, double stateOfCharge, boolean sunEnough, boolean charged) {
         if (charging == ChargePriority.SUN_ONLY || source == SourcePriority.NEVER_AC) {
             return false;
         }
         return window == null
-                ? charging.chargesFromAc(sunEnough)
+                ? charging.chargesFromAc(sunEnough) && !charged
                 : window.kind() == AcWindow.Kind.CHARGE && stateOfCharge < window.stateOfCharge();
     }
 }

@@ -9,6 +9,7 @@ import sparen.quantity.Bounds;
  *
  * @param kind what switches
  * @param powered whether it sources a voltage of its own; absent for a dry contact
+ * @param givesVolts what it gives where it is powered (V), 0 to 1000
  * @param dcAmperes rated for direct current (A), 0 to 10,000
  * @param dcVolts at up to this voltage (V), 0 to 2000
  * @param acAmperes rated for alternating current (A), 0 to 10,000
@@ -18,10 +19,12 @@ import sparen.quantity.Bounds;
  * @param pullInVolts its coil needs to pull in, at the main bus (V), 0 to 1000
  * @param dropOutVolts below which the coil lets go (V), 0 to 1000
  * @param pullInWatts what the coil draws while it pulls in (W), 0 to 2000
+ * @param coilFeed what carries the current of its coil; absent where there is none, or nobody has looked
  */
 public record Contact(
         Kind kind,
         Optional<Boolean> powered,
+        Optional<Double> givesVolts,
         Optional<Double> dcAmperes,
         Optional<Double> dcVolts,
         Optional<Double> acAmperes,
@@ -30,7 +33,8 @@ public record Contact(
         Optional<Double> operateSeconds,
         Optional<Double> pullInVolts,
         Optional<Double> dropOutVolts,
-        Optional<Double> pullInWatts)
+        Optional<Double> pullInWatts,
+        Optional<CoilFeed> coilFeed)
         implements ContactWith {
     /** What switches. */
     public enum Kind {
@@ -57,9 +61,34 @@ public record Contact(
         }
     }
 
+    /** What carries a coil's current. */
+    public enum Carrier {
+        /** An output of the device that decides, which gives it a voltage. */
+        DEVICE_OUTPUT,
+        /** A dry contact of the device that decides, in a line from the main bus. */
+        DEVICE_CONTACT,
+        /** A relay between them. */
+        PILOT_RELAY
+    }
+
+    /**
+     * What carries the current of its coil.
+     *
+     * @param carrier what it is
+     * @param amperes it bears (A), 0 to 100
+     */
+    public record CoilFeed(Carrier carrier, double amperes) {
+        public CoilFeed {
+            Bounds.present("carrier", carrier);
+            Bounds.within("amperes", amperes, 0, 100);
+        }
+    }
+
     public Contact {
         Bounds.present("kind", kind);
         powered = Bounds.orEmpty(powered);
+        givesVolts = Bounds.optional("givesVolts", givesVolts, 0, 1000);
+        coilFeed = Bounds.orEmpty(coilFeed);
         dcAmperes = Bounds.optional("dcAmperes", dcAmperes, 0, 10_000);
         dcVolts = Bounds.optional("dcVolts", dcVolts, 0, 2000);
         acAmperes = Bounds.optional("acAmperes", acAmperes, 0, 10_000);
@@ -84,6 +113,8 @@ public record Contact(
                 Optional.empty(),
                 Optional.empty(),
                 Optional.empty(),
+                Optional.empty(),
+                Optional.empty(),
                 Optional.empty());
     }
 
@@ -99,6 +130,7 @@ public record Contact(
                                 new Sentence.Choice("LATCHING", "latching relay"),
                                 new Sentence.Choice("SOLID_STATE_ONE_WAY", "solid-state switch, one way"),
                                 new Sentence.Choice("SOLID_STATE_TWO_WAY", "solid-state switch, both ways")));
+        said = number(said, ", gives ", "givesVolts", "voltage it gives", givesVolts, "V", 1000);
         said = number(said, ", rated DC ", "dcAmperes", "rated DC", dcAmperes, "A", 10_000);
         said = number(said, " up to ", "dcVolts", "DC voltage", dcVolts, "V", 2000);
         said = number(said, ", AC ", "acAmperes", "rated AC", acAmperes, "A", 10_000);
@@ -114,8 +146,21 @@ public record Contact(
         said = number(said, ", moves in ", "operateSeconds", "operate time", operateSeconds, "s", 10);
         said = number(said, "; its coil pulls in at ", "pullInVolts", "pull-in", pullInVolts, "V", 1000);
         said = number(said, " with ", "pullInWatts", "pull-in power", pullInWatts, "W", 2000);
-        return number(said, ", lets go below ", "dropOutVolts", "drop-out", dropOutVolts, "V", 1000)
-                .then(".");
+        said = number(said, ", lets go below ", "dropOutVolts", "drop-out", dropOutVolts, "V", 1000);
+        if (coilFeed.isPresent()) {
+            said = said.then("; its current goes through ")
+                    .choice(
+                            "coilFeed.carrier",
+                            "what carries the coil's current",
+                            coilFeed.get().carrier().name(),
+                            List.of(
+                                    new Sentence.Choice("DEVICE_OUTPUT", "an output of the device that decides"),
+                                    new Sentence.Choice("DEVICE_CONTACT", "a dry contact of the device that decides"),
+                                    new Sentence.Choice("PILOT_RELAY", "a relay between them")))
+                    .then(", which bears ")
+                    .number("coilFeed.amperes", "it bears", coilFeed.get().amperes(), "A", 0.1, 1, 0, 100);
+        }
+        return said.then(".");
     }
 
     private static Sentence number(

@@ -1,8 +1,11 @@
 package sparen.program;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import sparen.device.FittedDevice;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
@@ -23,10 +26,13 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) impl
     /** More than a site with every list full has numbers that matter. */
     private static final int MOST_ORIGINS = 5000;
 
+    private static final String AC_ARRAYS = "site/acArrays/";
+    private static final Pattern NUMBERED = Pattern.compile(AC_ARRAYS + "(\\d{1,3})(/.*)");
+
     public Plan {
         Bounds.present("site", site);
         Bounds.present("program", program);
-        origins = Bounds.ordered(origins);
+        origins = Bounds.ordered(byId(site, origins));
         Bounds.within("origins", origins.size(), "numbers", 0, MOST_ORIGINS);
         List<String> controllers = site.chargers();
         List<String> programmed =
@@ -65,5 +71,25 @@ public record Plan(Site site, Program program, Map<String, Origin> origins) impl
             output.automatic().ifPresent(rule -> rule.compile(around.at(output)));
             output.protection().ifPresent(rule -> rule.compile(around.at(output)));
         }
+    }
+
+    /** An array on the AC side went by its number once; it goes by its id, as all parts do. */
+    private static Map<String, Origin> byId(Site site, Map<String, Origin> origins) {
+        if (origins == null
+                || origins.keySet().stream()
+                        .noneMatch(key -> NUMBERED.matcher(key).matches())) {
+            return origins;
+        }
+        Map<String, Origin> named = new LinkedHashMap<>();
+        origins.forEach((key, origin) -> {
+            Matcher numbered = NUMBERED.matcher(key);
+            int number = numbered.matches() ? Integer.parseInt(numbered.group(1)) : Integer.MAX_VALUE;
+            named.put(
+                    number < site.acArrays().size()
+                            ? AC_ARRAYS + site.acArrays().get(number).array() + numbered.group(2)
+                            : key,
+                    origin);
+        });
+        return named;
     }
 }

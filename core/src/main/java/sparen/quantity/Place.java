@@ -10,7 +10,7 @@ import java.util.Map;
  * list indices are ids. Names and ids have no slashes.
  */
 public final class Place {
-    private static final List<String> IDS = List.of("id", "controller");
+    private static final List<String> IDS = List.of("id", "controller", "array");
 
     private Place() {}
 
@@ -34,7 +34,7 @@ public final class Place {
         return steps.size() > 2 && place.startsWith("program/outputs/") ? steps.get(2) : "";
     }
 
-    /** The id of a list's entry: its component id, or the controller that setpoints belong to; null for none. */
+    /** The id of a list's entry: its component id, or the controller or array that it belongs to; null for none. */
     public static String idOf(Object entry) {
         for (String field : IDS) {
             Object id = entry instanceof Record record && Fields.has(record, field)

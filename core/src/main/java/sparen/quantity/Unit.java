@@ -41,6 +41,7 @@ public enum Unit {
     PER_KELVIN("1/K", "PerKelvin", "PerKelvinFraction"),
     DEGREES("°", "Degrees"),
     METRES("m", "Metres"),
+    HERTZ("Hz", "Hertz"),
     WATTS_PER_SQUARE_METRE("W/m²", "WattsPerSquareMetre"),
     SQUARE_METRES("m²", "SquareMetres"),
     SQUARE_MILLIMETRES("mm²", "SquareMillimetres"),

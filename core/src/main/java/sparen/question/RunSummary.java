@@ -8,6 +8,7 @@ import java.util.Optional;
 import java.util.stream.Stream;
 import sparen.check.Checks;
 import sparen.check.Finding;
+import sparen.history.NightsUse;
 import sparen.program.Level;
 import sparen.program.Mode;
 import sparen.program.Output;
@@ -98,9 +99,11 @@ public record RunSummary(
                 result.days().stream().map(DaySummary::of).toList(),
                 Fortnight.worst(result.days()),
                 Checks.of(plan, scenario.profiles(), result),
-                FloorFromHistory.of(result.days().stream()
-                        .mapToDouble(DayFigures::lowestStateOfCharge)
-                        .toArray()),
+                NightsUse.of(plan, result.nightsUsed())
+                        .map(FloorFromHistory::of)
+                        .or(() -> FloorFromHistory.of(result.days().stream()
+                                .mapToDouble(DayFigures::lowestStateOfCharge)
+                                .toArray())),
                 whyNot(plan, result),
                 plan.program().outputs().stream().flatMap(RunSummary::levels).toList());
     }

@@ -69,6 +69,10 @@ public enum Change {
             delay()),
     TRIES_AGAIN("tries again after an overload"),
 
+    // The brake of a generator of direct current.
+    BRAKED("braked: {limit} or more at the bus; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
+    BRAKE_RELEASED("let go: {limit} or less at the bus; it reads {read}", limit(Unit.VOLTS, 2), read(Unit.VOLTS, 2)),
+
     // The AC side.
     INVERTER_LOW(
             "stops on low voltage: {limit} or less at its terminals for {wait}; it reads {read}",
@@ -97,10 +101,20 @@ public enum Change {
     TO_BATTERY_SOC("loads to battery: above {limit} for {wait}", limit(Unit.PERCENT, 0), delay()),
     TO_AC_SUN("loads to AC: the sun gives less than they take for {wait}", delay()),
     TO_SUN("loads to the sun: it gives what they take for {wait}", delay()),
+    WINDOW_CHARGED("charged to {limit}: its window charges no further", limit(Unit.PERCENT, 0)),
+    CHARGED_FROM_AC("charged to {limit}: AC charges no further", limit(Unit.PERCENT, 0)),
+    CHARGES_FROM_AC("at or below {limit}: AC charges again", limit(Unit.PERCENT, 0)),
     AC_UNFIT(
             "AC at {read} under its load is outside what it takes, {limit}: back to the inverter",
             limit(Unit.VOLTS, 0),
             read(Unit.VOLTS, 0)),
+    AC_UNFIT_HERTZ(
+            "AC at {read} under its load is outside what it takes, {limit}: back to the inverter",
+            limit(Unit.HERTZ, 1),
+            read(Unit.HERTZ, 1)),
+    AC_REFUSED("AC at {read} is outside what it takes, {limit}: not taken", limit(Unit.VOLTS, 0), read(Unit.VOLTS, 0)),
+    AC_REFUSED_HERTZ(
+            "AC at {read} is outside what it takes, {limit}: not taken", limit(Unit.HERTZ, 1), read(Unit.HERTZ, 1)),
     OVERLOAD_BYPASSED("overload, {read} of what it carries: the loads go to AC for 3 min", read(Unit.PERCENT, 0)),
     TRANSFERRED("transferred to AC, good for {wait}", delay()),
     AC_GONE("AC is gone: back to the inverter"),

@@ -60,6 +60,8 @@ public record Event(
         FUSE,
         /** A converter stopped or started. */
         CONVERTER,
+        /** A generator of direct current was braked, or let go. */
+        BRAKE,
         /** The inverter stopped, started, transferred, searched or warned. */
         AC,
         /** A generator changed its state. */

@@ -20,6 +20,7 @@ import java.util.List;
  * @param endStateOfCharge at the end (fraction)
  * @param endBatteryVolts at the end (V)
  * @param endBatteryAmperes at the end (A, charging positive)
+ * @param nightsUsed what the battery gave between the end of a window that discharges and the next that charges (fraction), oldest first
  * @param seconds length of the run (s)
  * @param steps how many the engine took
  * @param trace of the window asked for
@@ -40,6 +41,7 @@ public record RunResult(
         double endStateOfCharge,
         double endBatteryVolts,
         double endBatteryAmperes,
+        double[] nightsUsed,
         double seconds,
         long steps,
         Trace trace) {

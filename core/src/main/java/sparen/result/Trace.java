@@ -23,6 +23,9 @@ import java.util.Arrays;
  * @param unservedWatts wanted and not served, mean (W)
  * @param generatorWatts the part of the AC source that a generator gave, mean (W)
  * @param batteryCelsius battery temperature, mean (°C)
+ * @param acPresent share of the bucket in which a source of AC was there (fraction); no entries where the site has no inverter
+ * @param sunEnough in which the sun gave as much as all loads took (fraction), likewise
+ * @param aboveLevel in which the battery was above the level at which loads go to AC (fraction), likewise; 1 where none is set
  */
 public record Trace(
         double fromSeconds,
@@ -41,7 +44,10 @@ public record Trace(
         double[] acSourceWatts,
         double[] unservedWatts,
         double[] generatorWatts,
-        double[] batteryCelsius) {
+        double[] batteryCelsius,
+        double[] acPresent,
+        double[] sunEnough,
+        double[] aboveLevel) {
     public Trace {
         showFromEmpty(lowStateOfCharge);
         showFromEmpty(highStateOfCharge);
@@ -73,7 +79,10 @@ public record Trace(
                 rounded(acSourceWatts, 100),
                 rounded(unservedWatts, 100),
                 rounded(generatorWatts, 100),
-                rounded(batteryCelsius, 100));
+                rounded(batteryCelsius, 100),
+                rounded(acPresent, 1000),
+                rounded(sunEnough, 1000),
+                rounded(aboveLevel, 1000));
     }
 
     private static double[] rounded(double[] values, double by) {

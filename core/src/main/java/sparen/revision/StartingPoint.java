@@ -37,11 +37,13 @@ import sparen.site.Site;
  * @param nominalVolts 12, 24, 36 or 48 V
  * @param chemistry of the battery; not a table
  * @param capacityAmpereHours (Ah), 1 to 100,000
- * @param arrayWatts at standard test conditions (W), 10 to 1,000,000; 0 for no array where a feeder or a generator charges
+ * @param arrayWatts at standard test conditions (W), 10 to 1,000,000; 0 for no array where a feeder, a generator or an alternator charges
  * @param inverter whether there is an inverter with a charger
  * @param generator whether a generator can charge through it
  * @param feeder whether a feeder from a grid comes to it
  * @param surplusLoad whether there is a load that takes surplus
+ * @param moves whether it is on wheels or afloat, and not always turned to the sun; absent for one that stands
+ * @param alternatorWatts what an alternator brings through a converter while it moves (W), 50 to 20,000; absent for none
  */
 public record StartingPoint(
         String name,
@@ -53,7 +55,9 @@ public record StartingPoint(
         boolean inverter,
         boolean generator,
         boolean feeder,
-        boolean surplusLoad) {
+        boolean surplusLoad,
+        Optional<Boolean> moves,
+        Optional<Double> alternatorWatts) {
     private static final List<Double> VOLTAGES = List.of(12.0, 24.0, 36.0, 48.0);
 
     public StartingPoint {
@@ -61,7 +65,10 @@ public record StartingPoint(
         Bounds.present("location", location);
         Bounds.present("chemistry", chemistry);
         Bounds.within("capacityAmpereHours", capacityAmpereHours, 1, 100_000);
-        Bounds.within("arrayWatts", arrayWatts, feeder || generator ? 0 : 10, 1_000_000);
+        moves = Bounds.orEmpty(moves);
+        alternatorWatts = Bounds.optional("alternatorWatts", alternatorWatts, 50, 20_000);
+        boolean hasOther = feeder || generator || alternatorWatts.isPresent();
+        Bounds.within("arrayWatts", arrayWatts, hasOther ? 0 : 10, 1_000_000);
         if (arrayWatts > 0) {
             Bounds.within("arrayWatts", arrayWatts, 10, 1_000_000);
         }
@@ -75,9 +82,43 @@ public record StartingPoint(
         if (generator && !inverter) {
             throw new InvalidQuantity("generator", "it charges through an inverter; there is none");
         }
+        if (alternatorWatts.isPresent() && !moves.orElse(false)) {
+            throw new InvalidQuantity("alternatorWatts", "it charges while the site moves; this one stands");
+        }
         if (feeder && !inverter) {
             throw new InvalidQuantity("feeder", "it comes to an inverter; there is none");
         }
+    }
+
+    /** A site that stands. */
+    public StartingPoint(
+            String name,
+            Location location,
+            double nominalVolts,
+            Chemistry chemistry,
+            double capacityAmpereHours,
+            double arrayWatts,
+            boolean inverter,
+            boolean generator,
+            boolean feeder,
+            boolean surplusLoad) {
+        this(
+                name,
+                location,
+                nominalVolts,
+                chemistry,
+                capacityAmpereHours,
+                arrayWatts,
+                inverter,
+                generator,
+                feeder,
+                surplusLoad,
+                Optional.empty(),
+                Optional.empty());
+    }
+
+    boolean isMobile() {
+        return moves.orElse(false);
     }
 
     private double sets() {
@@ -200,6 +241,7 @@ public record StartingPoint(
         Map<String, Origin> origins = new HashMap<>();
         origins.put("site/battery/startStateOfCharge", guess);
         origins.put("site/mainCable", guess);
+        site.dcSources().forEach(one -> origins.put("site/dcSources/" + one.id() + "/byClock", guess));
         for (Load load : site.loads()) {
             origins.put("site/loads/" + load.id() + "/consumption/watts", guess);
             origins.put("site/loads/" + load.id() + "/cable", guess);

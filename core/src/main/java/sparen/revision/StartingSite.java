@@ -14,6 +14,8 @@ import sparen.site.Cable;
 import sparen.site.ChargeController;
 import sparen.site.Chemistry;
 import sparen.site.Consumption;
+import sparen.site.DailySpan;
+import sparen.site.DcSource;
 import sparen.site.GeneratorBuilder;
 import sparen.site.Inverter;
 import sparen.site.InverterBuilder;
@@ -29,6 +31,10 @@ import sparen.site.SolarArrayBuilder;
 /** What stands at a new site, by the little that is known of it: usual parts in usual sizes, common practice, no source. */
 final class StartingSite {
     private static final double FEEDER_AMPERES = 16;
+    /** What lies on a roof lies nearly flat; judgement, no source. */
+    private static final double FLAT_DEGREES = 3;
+    /** When it moves: a guess, to be adapted. */
+    private static final DailySpan DRIVES = DailySpan.daily(8, 9);
 
     /** A monitor calls the battery full a little before the charger ends absorption at 2 % (share of capacity an hour); common practice. */
     private static final double FULL_TAIL = 0.025;
@@ -70,6 +76,8 @@ final class StartingSite {
                         new SensePoint("battery", "battery terminals", SensePoint.Place.BATTERY_TERMINALS, 0),
                         new SensePoint("bus", "main bus", SensePoint.Place.BUS, 0)))
                 .monitors(List.of(monitor()))
+                .dcSources(
+                        known.alternatorWatts().stream().map(this::alternator).toList())
                 .inverter(known.inverter() ? Optional.of(inverter()) : Optional.empty())
                 .acSources(sources())
                 .build();
@@ -122,12 +130,23 @@ final class StartingSite {
                 .id("array")
                 .name("Array")
                 .peakWatts(known.arrayWatts())
-                .tiltDegrees(Math.min(75, Math.abs(latitude) * 0.9))
+                .tiltDegrees(known.isMobile() ? FLAT_DEGREES : Math.min(75, Math.abs(latitude) * 0.9))
                 .azimuthDegrees(latitude >= 0 ? 180 : 0)
                 .powerPerKelvin(-0.0037)
                 .nominalCellCelsius(45)
                 .lossFraction(0.06)
                 .build();
+    }
+
+    /** The converter behind it holds absorption: it stops there and goes on a little below. */
+    private DcSource alternator(double watts) {
+        return new DcSource(
+                "alternator",
+                "Alternator",
+                Optional.empty(),
+                Optional.of(new DcSource.Steady(watts, DRIVES)),
+                known.bank(2.4, 2.37, 3.5, 4.1),
+                known.bank(2.25, 2.25, 3.37, 3.98));
     }
 
     private BatteryMonitor monitor() {

@@ -8,6 +8,7 @@ final class AcArrays {
     private final List<AcCoupledArray> arrays;
     private final List<ArrayInput> inputs;
     private double watts;
+    private double meteredWatts;
     private double until;
 
     AcArrays(List<AcCoupledArray> arrays, List<ArrayInput> inputs) {
@@ -22,11 +23,15 @@ final class AcArrays {
             return false;
         }
         watts = 0;
+        meteredWatts = 0;
         until = Double.POSITIVE_INFINITY;
         for (int i = 0; i < inputs.size(); i++) {
             int minute = inputs.get(i).minute(seconds);
             AcCoupledArray array = arrays.get(i);
-            watts += Math.min(array.maximumWatts(), inputs.get(i).watts()[minute] * array.efficiency());
+            double gives = Math.min(array.maximumWatts(), inputs.get(i).watts()[minute] * array.efficiency());
+            watts += gives;
+            meteredWatts +=
+                    array.meter().map(one -> one.reversed() ? -gives : gives).orElse(0.0);
             until = Math.min(until, 60.0 * (minute + 1));
         }
         return true;
@@ -35,6 +40,11 @@ final class AcArrays {
     /** What all could give (W, AC). */
     double watts() {
         return watts;
+    }
+
+    /** What meters of their own say that they give (W): below 0 where one is the wrong way round. */
+    double meteredWatts() {
+        return meteredWatts;
     }
 
     /** Until when that holds (s). */

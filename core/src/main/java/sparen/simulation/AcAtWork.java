@@ -1,14 +1,11 @@
 package sparen.simulation;
 
-import java.util.ArrayList;
 import java.util.List;
 import sparen.power.AcConditions;
 import sparen.power.AcSide;
 import sparen.power.ChargeRegulator;
-import sparen.power.EngineGenerator;
 import sparen.program.AcProgram;
 import sparen.program.ChargeProgram;
-import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
 import sparen.result.PartEvent;
@@ -21,16 +18,15 @@ import sparen.site.Site;
 final class AcAtWork implements Part {
     final AcSide side;
     final AcConditions conditions = new AcConditions();
-    final EngineGenerator[] generators;
-    final FeederAtWork[] feeders;
+    final AcSourcesAtWork sources;
     /** When somebody who looks after the place resets a breaker. Common practice, no source. */
     private static final double MORNING_HOUR = 8;
 
-    private final List<AcSource> sources;
     private final AcArrays arrays;
     private final LocalClock clock;
     private final AcProgram program;
     private final WindowsAtWork windows;
+    final NightMeter nights = new NightMeter();
     private double due = Double.NEGATIVE_INFINITY;
     private double lowVolts;
     private double highVolts;
@@ -54,20 +50,9 @@ final class AcAtWork implements Part {
         this.sun = sun;
         side = new AcSide(inverter, program);
         this.program = program;
-        this.sources = sources;
+        this.sources = new AcSourcesAtWork(sources, clock, weatherNumber);
         this.arrays = arrays;
         this.clock = clock;
-        List<EngineGenerator> engines = new ArrayList<>();
-        List<FeederAtWork> lines = new ArrayList<>();
-        for (int i = 0; i < sources.size(); i++) {
-            if (sources.get(i) instanceof AcSource.Generator generator) {
-                engines.add(new EngineGenerator(generator, weatherNumber * 31 + i));
-            } else if (sources.get(i) instanceof AcSource.Feeder feeder) {
-                lines.add(new FeederAtWork(feeder, clock, weatherNumber * 31 + i));
-            }
-        }
-        generators = engines.toArray(EngineGenerator[]::new);
-        feeders = lines.toArray(FeederAtWork[]::new);
         heedsSun = inverter.blends()
                 || program.source() == AcProgram.SourcePriority.SUN_FIRST
                 || program.charging() == AcProgram.ChargePriority.SUN_FIRST;
@@ -104,19 +89,12 @@ final class AcAtWork implements Part {
         }
     }
 
-    /** Takes sources, sun and windows of an instant (s). */
-    void moveTo(double seconds, List<PartEvent> moved) {
-        for (FeederAtWork feeder : feeders) {
-            if (feeder.moveTo(seconds)) {
-                moved.add(new PartEvent(
-                        Event.Kind.FEEDER,
-                        feeder.feeder.id(),
-                        Fact.of(feeder.isPresent() ? Change.CAME : Change.WENT)));
-                dirty = true;
-            }
-        }
+    /** Takes sources, sun and windows of an instant (s) at which the battery has a state of charge (fraction). */
+    void moveTo(double seconds, double charge, List<PartEvent> moved) {
+        dirty |= sources.moveTo(seconds, moved);
         dirty |= arrays.moveTo(seconds);
         if (windows.moveTo(seconds)) {
+            nights.move(conditions.window, windows.inForce(), charge);
             conditions.window = windows.inForce();
             dirty = true;
         }
@@ -133,15 +111,7 @@ final class AcAtWork implements Part {
      * @return whether something changed in what it draws, offers or feeds
      */
     boolean settle(double seconds, double dcVolts, double charge, double chargerDcWatts, List<PartEvent> moved) {
-        for (EngineGenerator generator : generators) {
-            while (generator.settle(seconds)) {
-                moved.add(new PartEvent(
-                        Event.Kind.GENERATOR,
-                        generator.generator().id(),
-                        Fact.of(generator.state().change())));
-                dirty = true;
-            }
-        }
+        dirty |= sources.settle(seconds, moved);
         boolean byCharge = charge < lowCharge || charge > highCharge;
         lookForSpare(seconds);
         boolean watches = side.watchesSource();
@@ -152,8 +122,9 @@ final class AcAtWork implements Part {
         conditions.dcVolts = dcVolts;
         conditions.stateOfCharge = charge;
         conditions.sunWatts = arrays.watts();
+        conditions.meteredSunWatts = arrays.meteredWatts();
         conditions.chargerWatts = chargerDcWatts / side.chargerEfficiency();
-        takeSource();
+        sources.write(conditions);
         double drawBefore = side.drawWatts();
         double offerBefore = side.offerWatts();
         boolean aliveBefore = side.isAlive();
@@ -204,29 +175,12 @@ final class AcAtWork implements Part {
             conditions.spareWatts = 0;
             spareDue = Double.POSITIVE_INFINITY;
         } else {
-            boolean acCharges =
-                    program.chargesFromAc(conditions.window, conditions.stateOfCharge, conditions.sunEnough);
+            boolean acCharges = side.chargesFromAc(conditions);
             conditions.spareWatts =
                     sun.spareWatts(program.source() == AcProgram.SourcePriority.SUN_FIRST && !acCharges);
             spareDue = sun.isOut() ? 60 * (Math.floor(seconds / 60) + 1) : Double.POSITIVE_INFINITY;
         }
         dirty |= before != conditions.spareWatts;
-    }
-
-    private void takeSource() {
-        conditions.source = -1;
-        conditions.from = null;
-        int feeder = 0;
-        int generator = 0;
-        for (int i = 0; i < sources.size(); i++) {
-            boolean present = sources.get(i) instanceof AcSource.Feeder
-                    ? feeders[feeder++].isPresent()
-                    : generators[generator++].isPresent();
-            if (present && conditions.source < 0) {
-                conditions.source = i;
-                conditions.from = sources.get(i);
-            }
-        }
     }
 
     /**
@@ -237,26 +191,22 @@ final class AcAtWork implements Part {
      * @return cost of it
      */
     double count(double seconds, double chargerDcJoules) {
-        AcSource source = side.sourceAtHand() < 0 ? null : sources.get(side.sourceAtHand());
+        AcSource source = sources.get(side.sourceAtHand());
         energies.count(seconds, side, source, sunWatts(), chargerDcJoules);
-        double cost = 0;
-        for (EngineGenerator generator : generators) {
-            generator.count(seconds, generator.generator() == source ? energies.importJoules : 0);
-        }
-        for (FeederAtWork feeder : feeders) {
-            feeder.count(seconds);
-            if (feeder.feeder == source) {
-                cost += feeder.cost(energies.importJoules, energies.exportJoules);
-            }
-        }
-        return cost;
+        return sources.count(seconds, source, energies);
+    }
+
+    /** How it stands, in the bits of a {@link TraceRecorder}. */
+    int standing() {
+        boolean enough = heedsSun ? conditions.sunEnough : sun.isEnough();
+        return (conditions.source >= 0 ? TraceRecorder.AC_PRESENT : 0)
+                | (enough ? TraceRecorder.SUN_ENOUGH : 0)
+                | (side.isAboveLevel() ? TraceRecorder.ABOVE_LEVEL : 0);
     }
 
     /** Whether a window has the charger charge to a state of charge that is not reached. */
     boolean isToCharge() {
-        return conditions.window != null
-                && program.chargesFromAc(conditions.window, conditions.stateOfCharge, conditions.sunEnough)
-                && side.sourceAtHand() >= 0;
+        return conditions.window != null && side.chargesFromAc(conditions) && side.sourceAtHand() >= 0;
     }
 
     /** What the sun on the AC side could give now (W); nothing while its bus is dead. */
@@ -265,18 +215,13 @@ final class AcAtWork implements Part {
     }
 
     boolean importsFromGenerator() {
-        return side.sourceAtHand() >= 0 && sources.get(side.sourceAtHand()) instanceof AcSource.Generator;
+        return sources.get(side.sourceAtHand()) instanceof AcSource.Generator;
     }
 
     @Override
     public double dueSeconds() {
         double next = Math.min(due, Math.min(spareDue, Math.min(arrays.until(), windows.dueSeconds())));
-        for (FeederAtWork feeder : feeders) {
-            next = Math.min(next, feeder.nextChange());
-        }
-        for (EngineGenerator generator : generators) {
-            next = Math.min(next, generator.dueSeconds());
-        }
+        next = Math.min(next, sources.dueSeconds());
         return Math.min(next, nextHand);
     }
 

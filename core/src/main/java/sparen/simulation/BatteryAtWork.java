@@ -1,12 +1,10 @@
 package sparen.simulation;
 
-import java.util.ArrayList;
 import java.util.List;
 import sparen.battery.BatteryCircuit;
 import sparen.battery.BatteryModel;
 import sparen.battery.BmsAtWork;
 import sparen.power.BatteryBranch;
-import sparen.result.Change;
 import sparen.result.Fact;
 import sparen.series.Stay;
 import sparen.site.Ageing;
@@ -120,17 +118,7 @@ final class BatteryAtWork implements Part {
 
     /** What has become of its paths, given what they were. */
     List<Fact> changesFrom(boolean couldCharge, boolean couldDischarge) {
-        List<Fact> changes = new ArrayList<>();
-        if (mayCharge() != couldCharge) {
-            changes.add(Fact.of(couldCharge ? Change.CHARGE_PATH_OPENED : Change.CHARGE_PATH_CLOSED));
-        }
-        if (mayDischarge() != couldDischarge) {
-            changes.add(Fact.of(couldDischarge ? Change.DISCHARGE_PATH_OPENED : Change.DISCHARGE_PATH_CLOSED));
-            if (couldDischarge && bms.isAsleep()) {
-                changes.add(Fact.of(Change.FELL_ASLEEP));
-            }
-        }
-        return changes;
+        return bms.changesFrom(couldCharge, couldDischarge);
     }
 
     @Override

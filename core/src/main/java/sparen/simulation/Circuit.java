@@ -215,7 +215,7 @@ final class Circuit {
             loadsChanged |= load.moveTo(seconds, clock);
         }
         if (ac != null) {
-            ac.moveTo(seconds, moved);
+            ac.moveTo(seconds, batteries.charge(), moved);
         }
         takeTalk(seconds);
     }
@@ -535,8 +535,12 @@ final class Circuit {
                 changed = true;
             }
         }
-        for (int i = 0; i < dcSources.length; i++) {
-            changed |= dcSources[i].settle(seconds, busVolts());
+        for (DcSourceAtWork source : dcSources) {
+            Fact braked = source.settle(seconds, busVolts());
+            if (braked != null) {
+                moved.add(new PartEvent(Event.Kind.BRAKE, source.id(), braked));
+                changed = true;
+            }
         }
         for (TankAtWork tank : tanks) {
             if (tank.settle(seconds)) {
@@ -713,6 +717,11 @@ final class Circuit {
         return loadVersion;
     }
 
+    /** How the AC side stands, in the bits of a {@link TraceRecorder}; none where there is none. */
+    int acStanding() {
+        return ac == null ? 0 : ac.standing();
+    }
+
     double acLoadWatts() {
         return ac != null && ac.side.isAlive() ? ac.conditions.watts() : 0;
     }
@@ -803,7 +812,7 @@ final class Circuit {
             fault |= open;
         }
         if (ac != null) {
-            for (EngineGenerator generator : ac.generators) {
+            for (EngineGenerator generator : ac.sources.generators) {
                 fault |= generator.state() == EngineGenerator.State.FAILED;
             }
         }

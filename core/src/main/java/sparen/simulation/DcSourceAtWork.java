@@ -1,40 +1,30 @@
 package sparen.simulation;
 
+import sparen.power.Brake;
+import sparen.result.Fact;
 import sparen.series.Stay;
 import sparen.site.DcSource;
 
 /** A direct-current generator with its brake in one run. */
 final class DcSourceAtWork implements Part {
-    /** A machine that has been braked does not run again before this (s); judgement, no source. */
-    private static final double BRAKED_SECONDS = 10;
-
     private final DcSource source;
     private final StepInput profile;
+    private final Brake brake;
     private boolean enabled = true;
-    private boolean braked;
-    private double heldUntil = Double.NEGATIVE_INFINITY;
-    private double now;
 
     DcSourceAtWork(DcSource source, StepInput profile) {
         this.source = source;
         this.profile = profile;
+        brake = new Brake(source);
     }
 
     void moveTo(double seconds) {
         profile.moveTo(seconds);
     }
 
-    /** Lets its brake look at the bus (V) at an instant (s); whether it moved. */
-    boolean settle(double seconds, double busVolts) {
-        now = seconds;
-        boolean next =
-                braked ? seconds < heldUntil || busVolts > source.releaseVolts() : busVolts >= source.brakeVolts();
-        boolean moved = next != braked;
-        if (moved && next) {
-            heldUntil = seconds + BRAKED_SECONDS;
-        }
-        braked = next;
-        return moved;
+    /** Lets its brake look at the bus (V) at an instant (s); what is told when it moved, null when it did not. */
+    Fact settle(double seconds, double busVolts) {
+        return brake.settle(seconds, busVolts);
     }
 
     /** Lets it work, or holds it, at its enable input. */
@@ -47,22 +37,16 @@ final class DcSourceAtWork implements Part {
     }
 
     double watts() {
-        return braked || !enabled ? 0 : profile.value();
+        return brake.isOn() || !enabled ? 0 : profile.value();
     }
 
     @Override
     public void watch(Stay stay, Circuit circuit) {
-        double[] volts = circuit.bus.busVolts();
-        if (!braked) {
-            stay.within(volts, Double.NEGATIVE_INFINITY, Math.nextDown(source.brakeVolts()));
-        } else if (now >= heldUntil) {
-            stay.within(volts, Math.nextUp(source.releaseVolts()), Double.POSITIVE_INFINITY);
-        }
+        brake.watch(stay, circuit.bus.busVolts());
     }
 
     @Override
     public double dueSeconds() {
-        double next = profile.nextChange();
-        return braked && heldUntil > now ? Math.min(next, heldUntil) : next;
+        return Math.min(profile.nextChange(), brake.dueSeconds());
     }
 }

@@ -23,7 +23,8 @@ public final class Recording {
     private static final int SIGNALS = 3;
     private static final int MOST_PIECES = 64;
     private static final int CELSIUS = 2 * SIGNALS + TraceRecorder.POWERS;
-    private static final int COLUMNS = CELSIUS + 1;
+    private static final int AC = CELSIUS + 1;
+    private static final int COLUMNS = AC + 1;
     private static final int CHUNK = 4096;
     /** So many states of what is counted up at most: every hour of a year. */
     private static final double MOST_TALLIES = 8784;
@@ -32,6 +33,7 @@ public final class Recording {
     private final List<double[]> starts = new ArrayList<>();
     private final List<float[]> values = new ArrayList<>();
     private final LedgerSums sums;
+    private final boolean hasAc;
     private final double whole;
     private final double between;
     private final List<Tally> tallies = new ArrayList<>();
@@ -41,11 +43,13 @@ public final class Recording {
     /**
      * @param arrays what the arrays of each controller have
      * @param sums what its ledger is made of
+     * @param hasAc whether there is an AC side
      * @param seconds how long the run is to be (s)
      */
-    Recording(List<ArrayInput> arrays, LedgerSums sums, double seconds) {
+    Recording(List<ArrayInput> arrays, LedgerSums sums, boolean hasAc, double seconds) {
         this.arrays = arrays;
         this.sums = sums;
+        this.hasAc = hasAc;
         whole = seconds;
         between = Math.max(Standard.HOUR, seconds / MOST_TALLIES);
     }
@@ -60,7 +64,7 @@ public final class Recording {
     }
 
     /** Takes one step; see {@link TraceRecorder#add}. */
-    void add(double start, double length, double[][] signals, int order, double[] watts, double celsius) {
+    void add(double start, double length, double[][] signals, int order, double[] watts, double celsius, int ac) {
         int pieces = pieces(length, signals, order);
         for (int i = 0; i < pieces; i++) {
             double from = length * i / pieces;
@@ -80,7 +84,8 @@ public final class Recording {
             for (int p = 0; p < TraceRecorder.POWERS; p++) {
                 row[at++] = (float) watts[p];
             }
-            row[at] = (float) celsius;
+            row[at++] = (float) celsius;
+            row[at] = ac;
             size++;
         }
         end = start + length;
@@ -110,7 +115,7 @@ public final class Recording {
      * @param window within the run or beyond it; buckets beyond it are NaN
      */
     public Trace trace(Window window) {
-        TraceRecorder recorder = new TraceRecorder(window, arrays);
+        TraceRecorder recorder = new TraceRecorder(window, arrays, hasAc);
         double[][] line = {Series.zero(), Series.zero(), Series.zero()};
         double[] watts = new double[TraceRecorder.POWERS];
         for (int i = Math.max(0, pieceAt(window.fromSeconds())); i < size; i++) {
@@ -128,7 +133,7 @@ public final class Recording {
             for (int p = 0; p < watts.length; p++) {
                 watts[p] = row[at + 2 * SIGNALS + p];
             }
-            recorder.add(start, length, line, Series.LOW_ORDER, watts, row[at + CELSIUS]);
+            recorder.add(start, length, line, Series.LOW_ORDER, watts, row[at + CELSIUS], (int) row[at + AC]);
         }
         return recorder.finish();
     }

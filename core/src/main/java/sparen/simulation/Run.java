@@ -8,7 +8,6 @@ import sparen.logic.Signal;
 import sparen.output.EventLog;
 import sparen.output.OutputAtWork;
 import sparen.power.ChargeRegulator;
-import sparen.power.EngineGenerator;
 import sparen.program.Surroundings;
 import sparen.result.Change;
 import sparen.result.Event;
@@ -90,7 +89,7 @@ final class Run {
         wear = new WearMeter(circuit.batteries, outputs);
         recoveredCharge = circuit.batteries.countedAt(RECOVERED_SHARE);
         days = new DayMeter(circuit.clock, ledger);
-        trace = new TraceRecorder(window, inputs.controllers);
+        trace = new TraceRecorder(window, inputs.controllers, circuit.ac != null);
         signals = new SignalsAtWork(scenario, around, circuit, outputs, new SunAltitude(inputs.sinesOfAltitude));
         series[Signal.BATTERY_VOLTS] = circuit.bus.batteryVolts();
         series[Signal.BUS_VOLTS] = circuit.bus.busVolts();
@@ -132,9 +131,10 @@ final class Run {
         double length = circuit.isFloating() ? restingLength(wanted) : flowingLength(wanted);
         double[] watts = ledger.add(now, length, needed);
         double celsius = circuit.thermal.celsius();
-        trace.add(now, length, series, circuit.bus.order(), watts, celsius);
+        int ac = circuit.acStanding();
+        trace.add(now, length, series, circuit.bus.order(), watts, celsius, ac);
         if (recording.isPresent()) {
-            recording.get().add(now, length, series, circuit.bus.order(), watts, celsius);
+            recording.get().add(now, length, series, circuit.bus.order(), watts, celsius, ac);
         }
         for (OutputAtWork output : outputs) {
             output.count(now, length);
@@ -410,14 +410,8 @@ final class Run {
         days.endRun(now);
         Optional<Double> reported =
                 circuit.monitors.length == 0 ? Optional.empty() : Optional.of(circuit.monitors[0].counter.reported());
-        List<GeneratorFigures> generators = circuit.ac == null
-                ? List.of()
-                : Arrays.stream(circuit.ac.generators)
-                        .map(EngineGenerator::figures)
-                        .toList();
-        List<FeederFigures> feeders = circuit.ac == null
-                ? List.of()
-                : Arrays.stream(circuit.ac.feeders).map(FeederAtWork::figures).toList();
+        List<GeneratorFigures> generators = circuit.ac == null ? List.of() : circuit.ac.sources.generatorFigures();
+        List<FeederFigures> feeders = circuit.ac == null ? List.of() : circuit.ac.sources.feederFigures();
         return new RunResult(
                 did.stream().anyMatch(OutputFigures::chattered)
                         ? RunResult.Status.CHATTERING
@@ -436,6 +430,7 @@ final class Run {
                 circuit.batteries.charge(),
                 circuit.batteryVolts(),
                 circuit.isFloating() ? 0 : circuit.bus.batteryCurrent()[0],
+                circuit.ac == null ? new double[0] : circuit.ac.nights.used(),
                 now,
                 steps,
                 trace.finish());

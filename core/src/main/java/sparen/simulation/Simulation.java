@@ -10,6 +10,7 @@ import sparen.result.PartFigures;
 import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.setting.DeviceSettings;
+import sparen.site.Site;
 
 /** Runs scenarios. Runs share nothing, so any number may go on at once. */
 public final class Simulation {
@@ -69,8 +70,12 @@ public final class Simulation {
          * @throws RunCancelled when it says so
          */
         public Recorded record(Watch watch) {
+            Site site = scenario.plan().site();
             Recording recording = new Recording(
-                    inputs.controllers, new LedgerSums(scenario.plan().site().loads()), scenario.durationSeconds());
+                    inputs.controllers,
+                    new LedgerSums(site.loads()),
+                    site.inverter().isPresent(),
+                    scenario.durationSeconds());
             Window whole = new Window(0, scenario.durationSeconds(), 1);
             RunResult result = new Run(scenario, inputs, whole, Optional.of(recording), Settings.DEFAULT).toEnd(watch);
             return new Recorded(result, recording);

@@ -5,7 +5,6 @@ import java.util.List;
 import java.util.function.BinaryOperator;
 import java.util.stream.IntStream;
 import sparen.output.OutputAtWork;
-import sparen.power.EngineGenerator;
 import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.PartFigures.LoadPart;
@@ -32,16 +31,8 @@ record Tally(
                 ledger.look(),
                 Arrays.stream(outputs).map(OutputAtWork::counted).toList(),
                 Arrays.stream(circuit.loads).map(LoadAtWork::counted).toList(),
-                circuit.ac == null
-                        ? List.of()
-                        : Arrays.stream(circuit.ac.generators)
-                                .map(EngineGenerator::figures)
-                                .toList(),
-                circuit.ac == null
-                        ? List.of()
-                        : Arrays.stream(circuit.ac.feeders)
-                                .map(FeederAtWork::figures)
-                                .toList());
+                circuit.ac == null ? List.of() : circuit.ac.sources.generatorFigures(),
+                circuit.ac == null ? List.of() : circuit.ac.sources.feederFigures());
     }
 
     /** How much memory it takes, nearly (bytes). */

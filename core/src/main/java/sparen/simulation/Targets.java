@@ -64,7 +64,7 @@ final class Targets {
                     ? circuit.ac.side::enableCharger
                     : circuit.ac.side::enable;
         }
-        for (EngineGenerator generator : circuit.ac.generators) {
+        for (EngineGenerator generator : circuit.ac.sources.generators) {
             if (generator.generator().id().equals(id)) {
                 return generator::call;
             }

@@ -24,6 +24,13 @@ final class TraceRecorder {
 
     static final int POWERS = 8;
 
+    /** Bits of how the AC side stands during a step: a source is there, the sun gives what the loads take, the battery is above its level. */
+    static final int AC_PRESENT = 1;
+
+    static final int SUN_ENOUGH = 2;
+    static final int ABOVE_LEVEL = 4;
+    private static final int BITS = 3;
+
     private final double from;
     private final double width;
     private final int buckets;
@@ -32,10 +39,14 @@ final class TraceRecorder {
     private final double[][] joules = new double[POWERS][];
     private final double[] covered;
     private final double[] kelvinSeconds;
+    private final double[][] stood = new double[BITS][];
     private final List<ArrayInput> arrays;
 
-    /** @param arrays what the arrays of each controller have */
-    TraceRecorder(Window window, List<ArrayInput> arrays) {
+    /**
+     * @param arrays what the arrays of each controller have
+     * @param hasAc whether there is an AC side whose standing is told
+     */
+    TraceRecorder(Window window, List<ArrayInput> arrays, boolean hasAc) {
         this.arrays = arrays;
         from = window.fromSeconds();
         buckets = window.buckets();
@@ -49,6 +60,9 @@ final class TraceRecorder {
         for (int i = 0; i < joules.length; i++) {
             joules[i] = new double[buckets];
         }
+        for (int bit = 0; bit < BITS; bit++) {
+            stood[bit] = new double[hasAc ? buckets : 0];
+        }
     }
 
     /**
@@ -60,8 +74,9 @@ final class TraceRecorder {
      * @param order up to which their coefficients count
      * @param watts mean powers over the step, in the order of the trace
      * @param celsius battery temperature (°C)
+     * @param ac how the AC side stands, see {@link #AC_PRESENT}; looked at only where there is one
      */
-    void add(double start, double length, double[][] signals, int order, double[] watts, double celsius) {
+    void add(double start, double length, double[][] signals, int order, double[] watts, double celsius, int ac) {
         double end = start + length;
         if (end <= from || start >= from + width * buckets) {
             return;
@@ -84,6 +99,9 @@ final class TraceRecorder {
             for (int i = 0; i < joules.length; i++) {
                 joules[i][b] += watts[i] * (z - a);
             }
+            for (int bit = 0; bit < BITS && stood[bit].length > 0; bit++) {
+                stood[bit][b] += (ac >> bit & 1) * (z - a);
+            }
             // What the arrays had is known by the minute, however long the step.
             for (ArrayInput array : arrays) {
                 joules[TAKEN][b] -= array.joules(a, z);
@@ -102,6 +120,9 @@ final class TraceRecorder {
                 series[b] = covered[b] > 0 ? series[b] / covered[b] : Double.NaN;
             }
             kelvinSeconds[b] = covered[b] > 0 ? kelvinSeconds[b] / covered[b] : Double.NaN;
+            for (int bit = 0; bit < BITS && stood[bit].length > 0; bit++) {
+                stood[bit][b] = covered[b] > 0 ? stood[bit][b] / covered[b] : Double.NaN;
+            }
             for (int i = 0; i < low.length; i++) {
                 if (covered[b] == 0) {
                     low[i][b] = Double.NaN;
@@ -130,7 +151,10 @@ final class TraceRecorder {
                 joules[AC_SOURCE],
                 joules[UNSERVED],
                 joules[GENERATOR],
-                kelvinSeconds);
+                kelvinSeconds,
+                stood[0],
+                stood[1],
+                stood[2]);
     }
 
     private double[] filled(double value) {

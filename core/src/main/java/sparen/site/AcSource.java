@@ -34,6 +34,9 @@ public sealed interface AcSource {
         return legVolts(acVolts, legs());
     }
 
+    /** Its frequency (Hz) while so much is drawn from all its legs (W); NaN where nobody has told it. */
+    double hertzUnder(double watts);
+
     /** What one leg can give (A). */
     default double legAmperes(double acVolts) {
         return legWatts(acVolts) / legVolts(acVolts, legs());
@@ -54,6 +57,7 @@ public sealed interface AcSource {
      * @param mostTries until it gives up and waits for a hand, 1 to 20
      * @param idleLitresPerHour fuel at no load (l/h), 0 to 200
      * @param litresPerKilowattHour fuel for each unit beyond that (l/kWh), 0 to 5
+     * @param frequency at which it turns, by its load; absent where nobody has looked
      */
     record Generator(
             String id,
@@ -67,7 +71,8 @@ public sealed interface AcSource {
             double retrySeconds,
             int mostTries,
             double idleLitresPerHour,
-            double litresPerKilowattHour)
+            double litresPerKilowattHour,
+            Optional<Frequency> frequency)
             implements AcSource, GeneratorWith {
         public Generator {
             Bounds.id("id", id);
@@ -82,11 +87,65 @@ public sealed interface AcSource {
             Bounds.within("mostTries", mostTries, "tries", 1, 20);
             Bounds.within("idleLitresPerHour", idleLitresPerHour, 0, 200);
             Bounds.within("litresPerKilowattHour", litresPerKilowattHour, 0, 5);
+            frequency = Bounds.orEmpty(frequency);
+        }
+
+        /** One whose frequency nobody has looked at. */
+        public Generator(
+                String id,
+                String name,
+                double ratedWatts,
+                int legs,
+                double startSeconds,
+                double leastLoadFraction,
+                double coolDownSeconds,
+                double failureFraction,
+                double retrySeconds,
+                int mostTries,
+                double idleLitresPerHour,
+                double litresPerKilowattHour) {
+            this(
+                    id,
+                    name,
+                    ratedWatts,
+                    legs,
+                    startSeconds,
+                    leastLoadFraction,
+                    coolDownSeconds,
+                    failureFraction,
+                    retrySeconds,
+                    mostTries,
+                    idleLitresPerHour,
+                    litresPerKilowattHour,
+                    Optional.empty());
+        }
+
+        @Override
+        public double hertzUnder(double watts) {
+            return frequency.map(one -> one.under(watts / ratedWatts)).orElse(Double.NaN);
         }
 
         @Override
         public double legWatts(double acVolts) {
             return ratedWatts / legs;
+        }
+    }
+
+    /**
+     * How fast a governor lets an engine turn: a straight line between nothing drawn and its rating.
+     *
+     * @param noLoadHertz with nothing drawn (Hz), 40 to 70
+     * @param loadedHertz at its rating (Hz), 40 to 70
+     */
+    record Frequency(double noLoadHertz, double loadedHertz) {
+        public Frequency {
+            Bounds.within("noLoadHertz", noLoadHertz, 40, 70);
+            Bounds.within("loadedHertz", loadedHertz, 40, 70);
+        }
+
+        /** At a share of its rating (fraction). */
+        double under(double share) {
+            return noLoadHertz + (loadedHertz - noLoadHertz) * share;
         }
     }
 
@@ -104,6 +163,7 @@ public sealed interface AcSource {
      * @param volts of a leg to neutral with nothing drawn (V), 50 to 400; absent for the inverter's nominal one
      * @param legOhms of each leg out and back, from where its voltage is stiff (Ω), 0 to 20; absent for a stiff one
      * @param meter where it comes in, by which an inverter knows what goes out; absent for none
+     * @param hertz its frequency (Hz), 40 to 70; absent for the one it should have
      */
     record Feeder(
             String id,
@@ -116,7 +176,8 @@ public sealed interface AcSource {
             List<PriceBand> bands,
             Optional<Double> volts,
             Optional<Double> legOhms,
-            Optional<ExportMeter> meter)
+            Optional<ExportMeter> meter,
+            Optional<Double> hertz)
             implements AcSource, FeederWith {
         public Feeder {
             Bounds.id("id", id);
@@ -131,6 +192,7 @@ public sealed interface AcSource {
             volts = Bounds.optional("volts", volts, 50, 400);
             legOhms = Bounds.optional("legOhms", legOhms, 0, 20);
             meter = Bounds.orEmpty(meter);
+            hertz = Bounds.optional("hertz", hertz, 40, 70);
         }
 
         /** A stiff one at the nominal voltage. */
@@ -154,7 +216,13 @@ public sealed interface AcSource {
                     bands,
                     Optional.empty(),
                     Optional.empty(),
+                    Optional.empty(),
                     Optional.empty());
+        }
+
+        @Override
+        public double hertzUnder(double watts) {
+            return hertz.orElse(Double.NaN);
         }
 
         @Override

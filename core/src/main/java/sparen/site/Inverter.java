@@ -159,12 +159,26 @@ public record Inverter(
      * @param lowVolts below this it goes back to the battery (V), 0 to 300
      * @param highVolts above this too (V), above lowVolts to 400
      * @param delaySeconds for how long (s), 0 to 60
+     * @param lowHertz below this too (Hz), 40 to 70; absent for any
+     * @param highHertz above this too (Hz), lowHertz to 70; absent for any
      */
-    public record Accepts(double lowVolts, double highVolts, double delaySeconds) {
+    public record Accepts(
+            double lowVolts,
+            double highVolts,
+            double delaySeconds,
+            Optional<Double> lowHertz,
+            Optional<Double> highHertz) {
         public Accepts {
             Bounds.within("lowVolts", lowVolts, 0, 300);
             Bounds.above("highVolts", highVolts, lowVolts, 400);
             Bounds.within("delaySeconds", delaySeconds, 0, 60);
+            lowHertz = Bounds.optional("lowHertz", lowHertz, 40, 70);
+            highHertz = Bounds.optional("highHertz", highHertz, lowHertz.orElse(40.0), 70);
+        }
+
+        /** Of any frequency. */
+        public Accepts(double lowVolts, double highVolts, double delaySeconds) {
+            this(lowVolts, highVolts, delaySeconds, Optional.empty(), Optional.empty());
         }
     }
 

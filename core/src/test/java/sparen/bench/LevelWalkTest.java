@@ -6,15 +6,20 @@ import java.util.List;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.bench.BenchScript.Turn;
+import sparen.program.AcProgram;
+import sparen.program.AcProgram.AcWindow;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.AbsorptionEnd;
 import sparen.program.ChargeDetails.Equalization;
 import sparen.program.ChargeDetails.OverVoltage;
 import sparen.program.ChargeStage;
 import sparen.program.FullSite;
+import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.result.Change;
 import sparen.result.Event;
+import sparen.site.DailySpan;
+import sparen.site.DcSource;
 
 /** Chargers and inverter at the bench supply, and all levels walked as one story; instants and order by hand. */
 public class LevelWalkTest {
@@ -170,5 +175,78 @@ public class LevelWalkTest {
                         .subList(0, events.size()),
                 events,
                 "its script does the same at the bench");
+    }
+
+    /** The guards of two boxes open at 29.2 V for 2 s and close at 28 V, each with its half of the current. */
+    @Test
+    public void theBatteriesGuardsActToo() {
+        BenchState state = play(
+                FullSite.LITHIUM, 100, new Turn(10, "battery_volts", 29.3, 0), new Turn(50, "battery_volts", 27.9, 0));
+        for (String box : List.of("a", "b")) {
+            assertEquals(when(state.events(), box, Change.CHARGE_PATH_OPENED), 12, 1e-6);
+            assertEquals(when(state.events(), box, Change.CHARGE_PATH_CLOSED), 52, 1e-6);
+        }
+        // 100 A is what each bears: 199 A of both are within it, 201 A are not, for 5 s.
+        assertEquals(
+                play(FullSite.LITHIUM, 100, new Turn(0, "battery_amperes", -199, 0))
+                        .batteries(),
+                play(FullSite.LITHIUM, 100).batteries());
+        BenchState heavy = play(FullSite.LITHIUM, 20, new Turn(0, "battery_amperes", -201, 0));
+        assertEquals(when(heavy.events(), "a", Change.DISCHARGE_PATH_OPENED), 5, 1e-6);
+        assertEquals(
+                LevelWalk.of(FullSite.LITHIUM).passed().stream()
+                        .flatMap(passed -> passed.levels().stream())
+                        .filter(one -> one.level().path().contains("/bms/") && !one.acted())
+                        .toList(),
+                List.of(),
+                "each level of theirs is walked, and acts");
+    }
+
+    /** A window's levels act in the window: its clock is set there. The walk needs AC to go to, and to charge from. */
+    @Test
+    public void aWindowsLevelsAreWalkedInItsHours() {
+        Plan plan = FullSite.PLAN.withProgram(FullSite.PLAN
+                .program()
+                .withAc(Optional.of(AcProgram.PLAIN
+                        .withWindows(List.of(
+                                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(23, 5), 0.85),
+                                new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.35)))
+                        .withEndOfCharge(Optional.of(new AcProgram.EndOfCharge(0.9, 0.7))))));
+        List<LevelWalk.Acted> levels = LevelWalk.of(plan).passed().stream()
+                .flatMap(passed -> passed.levels().stream())
+                .filter(one -> one.level().path().startsWith("program/ac/"))
+                .toList();
+        assertEquals(levels.size(), 4);
+        assertEquals(levels.stream().filter(one -> !one.acted()).toList(), List.of());
+        BenchState state = play(plan, 10_000, new Turn(0, "ac_present", 1, 0), new Turn(0, "state_of_charge", 0.5, 0));
+        assertEquals(when(state.events(), "inverter", Change.TRANSFERRED), 12, 1e-6);
+        BenchState later =
+                play(plan, 8 * 3600, new Turn(0, "ac_present", 1, 0), new Turn(0, "state_of_charge", 0.5, 0));
+        assertEquals(when(later.events(), "inverter", Change.TRANSFERRED_BACK), 5 * 3600, 1e-3, "from noon to 17 h");
+    }
+
+    /** A contact in the line to the battery that opens in the light is the same hazard as in a run; in the dark it is none. */
+    @Test
+    public void aLiveArrayCutOffIsSeenAtTheBench() {
+        Plan plan = FullSite.output(FullSite.PLAN, "kitchen", output -> output.withLoads(List.of("mppt"))
+                .withSide(Optional.of(Output.Side.BATTERY)));
+        Turn low = new Turn(10, "battery_volts", 23, 0);
+        assertEquals(when(play(plan, 60, low).events(), "mppt", Change.LIVE_ARRAY_CUT_OFF), 40, 1e-6);
+        assertEquals(
+                play(plan, 60, new Turn(0, "sun_altitude_degrees", -5, 0), low).events().stream()
+                        .filter(event -> event.kind() == Event.Kind.HAZARD)
+                        .toList(),
+                List.of());
+    }
+
+    /** A brake stops at 30 V, holds ten seconds at least, and lets go at 28 V. */
+    @Test
+    public void aBrakeActsAtTheBench() {
+        DcSource wind = new DcSource("wind", "wind", "wind", 30, 28);
+        Plan plan = FullSite.site(FullSite.PLAN, "dcSources", List.of(wind));
+        BenchState state = play(plan, 100, new Turn(20, "bus_volts", 30, 0), new Turn(22, "bus_volts", 27, 0));
+        assertEquals(when(state.events(), "wind", Change.BRAKED), 20, 1e-6);
+        assertEquals(when(state.events(), "wind", Change.BRAKE_RELEASED), 30, 1e-6);
+        assertEquals(state.sources(), List.of(new BenchState.SourceAtBench("wind", true, false)));
     }
 }

@@ -407,6 +407,16 @@ public class ChecksTest {
                         one -> one.withSurge(Optional.of(new Load.StartSurge(6, 1)))),
                 Severity.DANGER
             },
+            {
+                "CoilBeyondCarrier",
+                output(
+                        contact("radio", Contact.Kind.RELAY, "pullInWatts", 12.0),
+                        "radio",
+                        one -> one.withContact(one.contact()
+                                .map(contact -> contact.withCoilFeed(
+                                        Optional.of(new Contact.CoilFeed(Contact.Carrier.DEVICE_OUTPUT, 0.5)))))),
+                Severity.CAUTION
+            },
             {"CoilDropsOut", contact("radio", Contact.Kind.RELAY, "dropOutVolts", 22.7), Severity.CAUTION},
             {
                 "PoweredContact",

@@ -138,6 +138,7 @@ public class ProgramTest {
         Contact told = new Contact(
                 Contact.Kind.RELAY,
                 Optional.empty(),
+                Optional.empty(),
                 Optional.of(30.0),
                 Optional.of(60.0),
                 Optional.empty(),
@@ -146,11 +147,13 @@ public class ProgramTest {
                 Optional.of(0.02),
                 Optional.of(18.0),
                 Optional.of(8.0),
-                Optional.of(3.0));
+                Optional.of(3.0),
+                Optional.of(new Contact.CoilFeed(Contact.Carrier.DEVICE_CONTACT, 0.5)));
         assertEquals(
                 told.sentence().plain(),
                 "Its contact is a relay, rated DC 30 A up to 60 V, moves in 0.02 s; its coil pulls in at 18 V with 3 W,"
-                        + " lets go below 8 V.");
+                        + " lets go below 8 V; its current goes through a dry contact of the device that decides, which"
+                        + " bears 0.5 A.");
         assertEquals(Contact.of(Contact.Kind.LATCHING).sentence().plain(), "Its contact is a latching relay.");
         assertEquals(
                 new DeviceClock(90, -2, true).sentence().plain(),

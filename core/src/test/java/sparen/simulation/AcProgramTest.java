@@ -3,11 +3,13 @@ package sparen.simulation;
 import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
+import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.check.Checks;
+import sparen.history.NightsUse;
 import sparen.program.AcProgram;
 import sparen.program.AcProgram.AcWindow;
 import sparen.program.AcProgram.ChargePriority;
@@ -21,6 +23,7 @@ import sparen.result.Fact;
 import sparen.result.Ledger;
 import sparen.result.RunResult;
 import sparen.site.AcCoupledArray;
+import sparen.site.AcCoupledArray.ArrayMeter;
 import sparen.site.AcSource;
 import sparen.site.AcSource.ExportMeter;
 import sparen.site.Consumption;
@@ -28,6 +31,8 @@ import sparen.site.DailySpan;
 import sparen.site.Inverter;
 import sparen.site.SolarArray;
 import sparen.sun.DayType;
+import sparen.working.FloorFromHistory;
+import sparen.working.Working;
 
 /**
  * Who feeds, who charges and what goes out, by the clock and by levels. Modes and times of the trade: common practice, no source;
@@ -180,6 +185,100 @@ public class AcProgramTest {
         assertEquals(toAc.stateOfCharge(), 0.58, 1e-6);
         assertEquals(back.stateOfCharge(), 0.62, 1e-6);
         assertEquals(changes(result, Change.TO_AC).size(), 0);
+        // A hundredth of the run a bucket: above its level until it goes to AC, below until it comes back; AC is there
+        // all the time.
+        double[] above = result.trace().aboveLevel();
+        double bucket = result.seconds() / above.length;
+        assertEquals(above[(int) (toAc.seconds() / bucket) - 1], 1.0);
+        assertEquals(above[(int) (toAc.seconds() / bucket) + 1], 0.0);
+        assertEquals(above[(int) (back.seconds() / bucket) + 1], 1.0);
+        assertEquals(Arrays.stream(result.trace().acPresent()).min().orElseThrow(), 1.0);
+        assertEquals(Arrays.stream(result.trace().sunEnough()).max().orElseThrow(), 0.0);
+    }
+
+    /** Outside of windows AC charges to 62 % and, 400 W of direct current later, again from 58 %. */
+    @Test
+    public void acChargesBetweenTwoLevels() {
+        AcProgram program = program(SourcePriority.AC_FIRST, ChargePriority.BOTH)
+                .withEndOfCharge(Optional.of(new AcProgram.EndOfCharge(0.62, 0.58)));
+        House house = house(300, false, program).load("lamp", null, new Consumption.ConstantPower(400));
+        RunResult result = house.run(12 * HOUR);
+        Event charged = changes(result, Change.CHARGED_FROM_AC).get(0);
+        Event again = changes(result, Change.CHARGES_FROM_AC).get(0);
+        assertEquals(charged.stateOfCharge(), 0.62, 1e-6);
+        assertEquals(again.stateOfCharge(), 0.58, 1e-6);
+        // 4 % of 400 Ah at about 52.4 V are 838 Wh, a little over two hours at 400 W.
+        assertEquals((again.seconds() - charged.seconds()) / HOUR, 838 / 400.0, 0.03);
+        assertTrue(changes(result, Change.CHARGED_FROM_AC).size() >= 2, "and so on");
+    }
+
+    /**
+     * Discharging ends at 20 h, charging begins at 2 h. In between 400 W take 20 + 400 × 1.04 + 0.03 × 400² / 3000 = 437.6 W of direct
+     * current: 2626 Wh at about 52.2 V are 50.3 Ah of 400 Ah, 12.6 %. With a tenth in reserve the floor is 22.6 %, rounded up.
+     */
+    @Test
+    public void aFloorComesFromTheNightsOfARun() {
+        AcProgram program = program(
+                SourcePriority.BATTERY_FIRST,
+                ChargePriority.IN_WINDOWS,
+                new AcWindow(AcWindow.Kind.DISCHARGE, DailySpan.daily(17, 20), 0.1),
+                new AcWindow(AcWindow.Kind.CHARGE, DailySpan.daily(2, 6), 0.9));
+        RunResult result = house(400, false, program).run(30.5 * DAY);
+        NightsUse use = NightsUse.of(house(400, false, program).plan(), result.nightsUsed())
+                .orElseThrow();
+        assertEquals(use.nights(), 30);
+        assertEquals(use.used(), 0.126, 0.001);
+        assertEquals(FloorFromHistory.of(use).value(), 23.0);
+        assertTrue(changes(result, Change.WINDOW_CHARGED).size() >= 30, "each window says when it has charged");
+        RunResult shorter = house(400, false, program).run(5 * DAY);
+        Working few =
+                FloorFromHistory.of(NightsUse.of(house(400, false, program).plan(), shorter.nightsUsed())
+                        .orElseThrow());
+        assertEquals(few.value() + few.unit(), "4.0nights");
+        assertTrue(few.title().contains("too few"), few.title());
+    }
+
+    private static House onGenerator(double noLoad, double loaded) {
+        House house = house(3000, false, program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY));
+        house.acSources.set(
+                0,
+                new AcSource.Generator("generator", "generator", 4000, 1, 10, 0.3, 0, 0, 30, 3, 0.3, 0.35)
+                        .withFrequency(Optional.of(new AcSource.Frequency(noLoad, loaded))));
+        house.output("call", null, null, "generator");
+        house.inverter = house.inverter.map(one -> one.withTransfer(Optional.of(new Inverter.Transfer(
+                30,
+                12,
+                true,
+                Optional.empty(),
+                Optional.of(new Inverter.Accepts(184, 253, 2, Optional.of(49.5), Optional.of(52.0)))))));
+        return house;
+    }
+
+    /**
+     * 53 Hz with nothing drawn is above the 52 Hz that the inverter takes: never taken, and told. From 52 to 48 Hz at its 4000 W it runs
+     * with 3000 W at 52 − 4 × 3/4 = 49 Hz, below 49.5 Hz: taken and let go by turns.
+     */
+    @Test
+    public void aGeneratorOffItsFrequencyIsNotTaken() {
+        House fast = onGenerator(53, 50);
+        RunResult refused = fast.run(HOUR);
+        assertEquals(changes(refused, Change.TRANSFERRED), List.of());
+        assertEquals(changes(refused, Change.AC_REFUSED_HERTZ).size(), 1, "told once");
+        assertTrue(
+                changes(refused, Change.AC_REFUSED_HERTZ).get(0).reason().contains("53.0 Hz"),
+                changes(refused, Change.AC_REFUSED_HERTZ).get(0).reason());
+        assertTrue(Checks.of(fast.plan(), Map.of(), refused).stream()
+                .anyMatch(one -> one.check().equals("SourceRefused")));
+        House soft = onGenerator(52, 48);
+        RunResult byTurns = soft.run(60);
+        assertEquals(
+                changes(byTurns, Change.AC_UNFIT_HERTZ).stream()
+                        .map(Event::seconds)
+                        .toList(),
+                List.of(24.0, 38.0, 52.0));
+        assertTrue(Checks.of(soft.plan(), Map.of(), byTurns).stream()
+                .anyMatch(one -> one.check().equals("WeakSource")));
+        assertEquals(changes(onGenerator(51, 50).run(60), Change.TRANSFERRED).size(), 1);
     }
 
     /**
@@ -257,6 +356,34 @@ public class AcProgramTest {
         }
     }
 
+    /** A second meter at the array makes up for one that does not see it; the wrong way round it makes it worse. */
+    @Test
+    public void aSecondMeterSeesTheArray() {
+        double[] out = new double[3];
+        Optional<?>[] own = {
+            Optional.empty(), Optional.of(new ArrayMeter(false)), Optional.of(new ArrayMeter(true)),
+        };
+        String[] found = new String[3];
+        for (int i = 0; i < out.length; i++) {
+            House house = house(100, true, program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY));
+            house.weather = Optional.of(DayType.CLEAR);
+            house.arrays.add(new SolarArray("roof", "roof", 4000, 30, 180, -0.004, 45, 0));
+            house.acArrays.add(new AcCoupledArray("roof", "inverter", 4000, 0.96, own[i].map(ArrayMeter.class::cast)));
+            house.output("inhibit", null, null, "inverter")
+                    .last(one -> one.withMode(Mode.OFF).withSide(Optional.of(Output.Side.CHARGE)));
+            meter(house, 5000, new ExportMeter(false, true));
+            out[i] = house.run(DAY).ledger().exportJoules();
+            found[i] = Checks.of(house.plan(), Map.of()).stream()
+                    .filter(one -> one.check().equals("ExportUnseen"))
+                    .map(one -> one.severity().name())
+                    .findFirst()
+                    .orElse("");
+        }
+        assertEquals(out[1], 0.0, "nothing is to go out, and nothing does");
+        assertTrue(out[0] > 3.6e6 && out[2] > 3.6e6, out[0] + " and " + out[2] + " J out");
+        assertEquals(List.of(found), List.of("CAUTION", "", "DANGER"));
+    }
+
     /**
      * A weak line: 230 V with nothing drawn and 2 Ω. With 3 kW it is (230 + √(230² − 4 × 2 × 3000)) / 2 = 200 V, below the 205 V that the
      * inverter takes: after 2 s it goes back, qualifies the good voltage again for 12 s, and so on.
@@ -277,6 +404,7 @@ public class AcProgramTest {
                         List.of(),
                         Optional.of(230.0),
                         Optional.of(2.0),
+                        Optional.empty(),
                         Optional.empty()));
         assertEquals(house.acSources.get(0).legVoltsUnder(3000, 230), 200, 1e-9);
         house.inverter = house.inverter.map(one -> one.withTransfer(Optional.of(new Inverter.Transfer(

@@ -434,18 +434,10 @@ public class RulesTest {
         House house = new House()
                 .pulses("heavy", null, 0, 0, 100, 13_000, 102, 4000, 200, 0)
                 .load("lamp", null, new Consumption.ConstantPower(10));
-        Contact coil = new Contact(
-                Contact.Kind.RELAY,
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.empty(),
-                Optional.of(0.05),
-                Optional.of(52.2),
-                Optional.of(51.5),
-                Optional.empty());
+        Contact coil = Contact.of(Contact.Kind.RELAY)
+                .withOperateSeconds(Optional.of(0.05))
+                .withPullInVolts(Optional.of(52.2))
+                .withDropOutVolts(Optional.of(51.5));
         house.output("contactor", null, null, "lamp").last(output -> output.withContact(Optional.of(coil)));
         RunResult result = house.run(400);
         assertEquals(times(result, "contactor"), new double[] {100.05, 200.05}, 0.001);

@@ -11,6 +11,7 @@ import sparen.check.Checks;
 import sparen.check.Finding;
 import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.TemperatureLimits;
+import sparen.program.ChargeProgram;
 import sparen.program.Contact;
 import sparen.program.Output;
 import sparen.program.rule.ClockSchedule;
@@ -177,6 +178,39 @@ public class RunChecksTest {
                 null,
                 "generator");
         return house;
+    }
+
+    /**
+     * Absorption of half an hour from one in the morning, then four hours of equalization that the generator is to finish: quiet from four
+     * it is cut short, quiet from eleven it comes to its end.
+     */
+    @Test
+    public void quietHoursThatEndAnEqualization() {
+        for (double quiet : new double[] {4, 11}) {
+            House house = new House().withInverter(3000).monitor(0.95);
+            house.chemistry = Chemistry.FLOODED;
+            house.charging = List.of(new ChargeProgram("inverter", 57, 1800, 55, 51, 60)
+                    .withDetails(Optional.of(ChargeDetails.NONE.withEqualization(Optional.of(
+                            new ChargeDetails.Equalization(58, 4 * 3600, 7, 10 * 3600, Optional.of(30.0)))))));
+            house.acSources.add(
+                    new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35));
+            GeneratorStart start = new GeneratorStart(
+                    "monitor",
+                    96,
+                    60,
+                    99,
+                    60,
+                    0,
+                    quiet,
+                    12,
+                    List.of(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.empty(),
+                    Optional.of(true));
+            house.output("call", start, null, "generator");
+            assertEquals(shown(house, 12 * 3600).contains("EqualizationCutShort"), quiet == 4, "quiet from " + quiet);
+        }
     }
 
     @Test

@@ -41,7 +41,7 @@ public class DocumentsTest {
     private static final Path DEMO = Path.of("../demo/hallgrund.json");
     /** The numbers that have no unit, or one that depends on what they are compared with or set. */
     private static final Set<String> RATIOS_AND_COUNTS = Set.of(
-            ("address alarmStateOfCharge busy capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction cutOffStateOfCharge efficiency exportLimitFraction factor factory"
+            ("address againStateOfCharge alarmStateOfCharge busy capacityFraction capacityShare cellsInSeries chargeEfficiency chargeOffset clearness coverFraction cutOffStateOfCharge efficiency endStateOfCharge exportLimitFraction factor factory"
                             + " failureFraction growthFactor least leastLoadFraction leg legs level lossFraction months most mostTries"
                             + " normalValue ofOurs outputs perOutput powerFactor proportionalLoss quadraticLoss quietMonths resistanceFactor"
                             + " restartStateOfCharge scale startStateOfCharge stateOfCharge statesOfCharge step summer surgeFactor timesBulk toAcStateOfCharge"
