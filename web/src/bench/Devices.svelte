@@ -3,7 +3,7 @@
   import { duration, fixed } from '../lib/sentence/quantity';
   import { STAGES } from './bench.svelte';
 
-  /** Chargers and inverter as they stand where every voltage is imposed: stage, what they hold, how long yet. */
+  /** What else stands at the bench where every voltage is imposed: chargers with their stage, inverter, BMS, direct-current sources. */
   let { stands, names }: { stands: BenchState; names: Record<string, string> } = $props();
 
   const name = (id: string) => names[id] ?? id;
@@ -14,6 +14,12 @@
     return `to ${fixed(one.regulationVolts, 2)} V`;
   }
 
+  function lets({ mayCharge, mayDischarge, asleep }: BenchState['batteries'][number]): string {
+    if (asleep) return 'asleep until a charger wakes it';
+    if (mayCharge && mayDischarge) return 'both paths closed';
+    return mayCharge ? 'gives nothing' : mayDischarge ? 'takes no charge' : 'both paths open';
+  }
+
   function feeds(one: NonNullable<BenchState['inverter']>): string {
     if (one.onAc) return 'loads on AC';
     if (one.searching) return 'searches for a load';
@@ -21,7 +27,14 @@
   }
 </script>
 
-{#if stands.chargers.length > 0 || stands.inverter}
+{#snippet row(who: string, says: string, isWrong: boolean)}
+  <li class="flex min-h-12 items-center gap-x-3 border-b border-rule">
+    <strong class="min-w-0 grow truncate">{who}</strong>
+    <span class="shrink-0 text-right {isWrong ? 'font-bold text-danger' : ''}">{says}</span>
+  </li>
+{/snippet}
+
+{#if stands.chargers.length + stands.batteries.length + stands.sources.length > 0 || stands.inverter}
   <ul class="py-1" aria-label="Chargers and inverter">
     {#each stands.chargers as one (one.charger)}
       <li class="flex min-h-12 items-center gap-x-3 border-b border-rule">
@@ -37,14 +50,21 @@
       </li>
     {/each}
     {#if stands.inverter}
-      <li class="flex min-h-12 items-center gap-x-3 border-b border-rule">
-        <strong class="min-w-0 grow truncate">{name(stands.inverter.inverter)}</strong>
-        <span
-          class="shrink-0 text-right {stands.inverter.alive || stands.inverter.onAc
-            ? ''
-            : 'font-bold text-danger'}">{feeds(stands.inverter)}</span
-        >
-      </li>
+      {@render row(
+        name(stands.inverter.inverter),
+        feeds(stands.inverter),
+        !stands.inverter.alive && !stands.inverter.onAc,
+      )}
     {/if}
+    {#each stands.sources as one (one.source)}
+      {@render row(
+        name(one.source),
+        one.braked ? 'braked' : one.gives ? 'gives' : 'gives nothing now',
+        false,
+      )}
+    {/each}
+    {#each stands.batteries as one (one.battery)}
+      {@render row(`BMS of ${name(one.battery)}`, lets(one), !one.mayCharge || !one.mayDischarge)}
+    {/each}
   </ul>
 {/if}

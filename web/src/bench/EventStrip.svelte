@@ -1,7 +1,7 @@
 <script lang="ts">
   import { tick } from 'svelte';
   import type { Event } from '../lib/api/api';
-  import { duration, fixed } from '../lib/sentence/quantity';
+  import { duration, fixed, told } from '../lib/sentence/quantity';
   import { happened, isGrave } from '../lib/tape/events';
 
   /** What happened at the bench in one line, oldest first and the newest in view, with the time from one to the next. */
@@ -38,11 +38,11 @@
           event.kind === 'OPENED'
             ? 'border-danger'
             : 'border-rule-strong'}"
-          title={event.reason}
+          title={told(event.reason)}
         >
           <span class="text-sm">{name(event)}</span>
           <strong class={isGrave(event.kind) ? 'text-danger' : ''}
-            >{happened(event.kind) || event.reason}</strong
+            >{happened(event.kind) || told(event.reason)}</strong
           >
         </span>
       </li>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { LevelWalk } from '../lib/api/api';
-  import { duration, fixed } from '../lib/sentence/quantity';
+  import { duration, fixed, told } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { happened } from '../lib/tape/events';
   import type { Bench } from './bench.svelte';
@@ -50,7 +50,7 @@
             <li>
               <strong>{names[event.subject] ?? event.subject} {happened(event.kind)}</strong>
               <span class="text-soft"
-                >{event.reason}{event.seconds < one.seconds - 0.1
+                >{told(event.reason)}{event.seconds < one.seconds - 0.1
                   ? ', on the way'
                   : `, ${after(event.seconds - one.seconds)}`}</span
               >

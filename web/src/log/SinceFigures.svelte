@@ -53,9 +53,13 @@
   {/if}
   {#if history.use}
     <div>
-      <dt class="text-soft">most used in one of {history.use.nights} nights</dt>
-      <dd class="number text-2xl font-bold">{fixed(history.use.mostUsed * 100, 0)} %</dd>
-      <dd>with 10 % in reserve a floor of {fixed(history.use.floor * 100, 0)} % leaves enough</dd>
+      <dt class="text-soft">used at most in 95 % of {history.use.nights} nights</dt>
+      <dd class="number text-2xl font-bold">{fixed(history.use.used * 100, 0)} %</dd>
+      <dd>
+        {history.use.floor === undefined
+          ? 'too few for a floor: 30 nights at least'
+          : `with ${fixed(history.use.reserve * 100, 0)} % in reserve a floor of ${fixed(history.use.floor * 100, 0)} % leaves enough`}
+      </dd>
     </div>
   {/if}
   {#each history.contacts as one (one.output)}

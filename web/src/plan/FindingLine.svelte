@@ -1,7 +1,7 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
   import type { Finding } from '../lib/api/api';
-  import { compared } from '../lib/sentence/quantity';
+  import { compared, told } from '../lib/sentence/quantity';
   import SeverityMark from '../lib/shell/SeverityMark.svelte';
   import { HAZARDS } from './hazards';
   import type { PlanEditor } from './planEditor.svelte';
@@ -26,7 +26,7 @@
   <div class="min-w-0">
     <p>
       {#if at}<strong>{at}:</strong>{/if}
-      {finding.text}
+      {told(finding.text)}
     </p>
     <p class="mt-1 flex flex-wrap gap-x-4 text-sm text-soft">
       <span>{HAZARDS[finding.hazard]}</span>

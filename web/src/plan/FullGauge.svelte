@@ -3,7 +3,7 @@
   import type { Plan } from '../lib/api/api';
   import Gauge from '../lib/gauge/Gauge.svelte';
   import { REFERENCE_CELSIUS, type Unit } from '../lib/gauge/pegs';
-  import { fixed } from '../lib/sentence/quantity';
+  import { fixed, written } from '../lib/sentence/quantity';
   import Action from '../lib/shell/Action.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { moveLevel } from './moveLevel';
@@ -59,7 +59,7 @@
   </fieldset>
   {#if unit === 'V'}
     <label class="grid text-sm text-soft"
-      >battery at {fixed(celsius, 0)} °C
+      >battery at {written(celsius, '°C')}
       <input
         class="min-h-11 w-36 accent-ink"
         type="range"
@@ -67,7 +67,7 @@
         max="50"
         step="1"
         bind:value={celsius}
-        aria-valuetext="{celsius} °C"
+        aria-valuetext={written(celsius, '°C')}
       />
     </label>
     <label class="grid gap-1 text-sm text-soft"
@@ -88,7 +88,8 @@
     <span class="number text-ink">{fixed(gauge.usableToVolts, 1)} V</span>; all loads together make it sag
     <span class="number text-ink">{fixed(gauge.sagAtOnceVolts, 2)} V</span> at once and
     <span class="number text-ink">{fixed(gauge.sagVolts, 2)} V</span> in the end, in the cold.
-    {#if celsius !== REFERENCE_CELSIUS}<strong class="text-ink">Shown at {celsius} °C.</strong>{/if}
+    {#if celsius !== REFERENCE_CELSIUS}<strong class="text-ink">Shown at {written(celsius, '°C')}.</strong
+      >{/if}
   </p>
 {/if}
 {#if scaling}<ScaleFrom12 {editor} close={() => (scaling = false)} />{/if}

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Working } from '../lib/api/api';
-  import { believable } from '../lib/sentence/quantity';
+  import { believable, told } from '../lib/sentence/quantity';
   import type { PlanEditor } from './planEditor.svelte';
   import Proposal from './Proposal.svelte';
 
@@ -16,7 +16,7 @@
       <span class="number font-bold">{believable(working.value)} {working.unit}</span>
     </summary>
     <ol class="number mb-2 pl-4 text-sm leading-relaxed text-soft">
-      {#each working.lines as line (line)}<li>{line}</li>{/each}
+      {#each working.lines as line (line)}<li>{told(line)}</li>{/each}
     </ol>
     {#if working.takes && !readonly}
       <div class="mb-2"><Proposal {editor} path={working.path} says={working.takes.says} /></div>

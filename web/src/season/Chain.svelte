@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Linked } from '../lib/api/api';
-  import { fixed, moment } from '../lib/sentence/quantity';
+  import { fixed, moment, told } from '../lib/sentence/quantity';
   import { happened } from '../lib/tape/events';
 
   /** How an event came about, link by link; the event itself last. */
@@ -31,7 +31,7 @@
       {#if event[0]}
         <span class="number">{moment(start + link.seconds * 1000, zone)}</span>
         <strong>{names[event[0].subject] ?? 'Bus'} {happened(event[0].kind)}</strong>
-        {event[0].reason}; battery <span class="number">{fixed(event[0].batteryVolts, 2)} V</span>,
+        {told(event[0].reason)}; battery <span class="number">{fixed(event[0].batteryVolts, 2)} V</span>,
         <span class="number">{fixed(event[0].stateOfCharge * 100, 1)} %</span>
       {:else}
         <span class="number">{moment(start + link.seconds * 1000, zone)}</span> {link.says}

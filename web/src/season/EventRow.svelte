@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { NumberedEvent } from '../lib/api/api';
-  import { fixed, moment } from '../lib/sentence/quantity';
+  import { fixed, moment, told } from '../lib/sentence/quantity';
   import { happened, isGrave } from '../lib/tape/events';
   import Chain from './Chain.svelte';
   import type { SeasonRun } from './run.svelte';
@@ -35,7 +35,8 @@
     >{names[event.subject] ?? 'Bus'} {happened(event.kind)}</span
   >
   <span class="block text-sm text-soft">
-    {event.reason}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true state of charge
+    {told(event.reason)}; battery <span class="number">{fixed(event.batteryVolts, 2)} V</span>, true state of
+    charge
     <span class="number">{fixed(event.stateOfCharge * 100, 1)} %</span>
   </span>
 </button>

@@ -2,7 +2,7 @@
   import type { DaySummary, Plan, RunPart, RunSummary } from '../lib/api/api';
   import CostByTime from './CostByTime.svelte';
   import Tariff from './Tariff.svelte';
-  import { duration, fixed, minute } from '../lib/sentence/quantity';
+  import { duration, fixed, minute, told } from '../lib/sentence/quantity';
 
   /** The extremes of a run or of a part of it, its generators, and what the battery of a whole run went through. */
   interface Props {
@@ -47,7 +47,9 @@
     {#each run.generators as generator (generator.generator)}
       {@render row(
         `${sourceName(generator.generator)}: running, starts, fuel`,
-        `${duration(Math.round(generator.runSeconds / 60) * 60)}, ${generator.starts}, ${fixed(generator.litres, 1)} l`,
+        told(
+          `${duration(Math.round(generator.runSeconds / 60) * 60)}, ${generator.starts}, ${fixed(generator.litres, 1)} l`,
+        ),
       )}
     {/each}
     {#each run.feeders.filter((one) => one.outageSeconds > 0) as feeder (feeder.feeder)}
@@ -60,7 +62,7 @@
       {@render row('battery: full cycles of wear', fixed(battery.equivalentFullCycles, 1))}
       {@render row(
         'battery: lowest and highest temperature',
-        `${fixed(battery.lowestCelsius, 0)} to ${fixed(battery.highestCelsius, 0)} °C`,
+        told(`${fixed(battery.lowestCelsius, 0)} to ${fixed(battery.highestCelsius, 0)} °C`),
       )}
     {/if}
   </dl>

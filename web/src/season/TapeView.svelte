@@ -6,6 +6,7 @@
   import HeldLanes from '../lib/tape/HeldLanes.svelte';
   import Lanes from '../lib/tape/Lanes.svelte';
   import { bucketAt } from '../lib/tape/readout';
+  import { cursorOf } from '../lib/tape/cursor.svelte';
   import { partNames } from '../lib/shell/parts';
   import type { SiteNow } from '../lib/live/siteNow.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -81,7 +82,10 @@
           now={live?.volts}
           choose={(from, to) => season.spans.show({ from, to })}
           {hovered}
-          hover={(seconds) => (hovered = seconds)}
+          hover={(seconds) => {
+            hovered = seconds;
+            if (seconds !== undefined) cursorOf(season.site).at = seconds;
+          }}
         />
       {/await}
       <HeldLanes

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { RunSummary } from '../lib/api/api';
-  import { minute } from '../lib/sentence/quantity';
+  import { minute, told } from '../lib/sentence/quantity';
 
   /** What a run shows, to be read from across the room; an instant leads to its place on the tape. */
   interface Props {
@@ -17,7 +17,7 @@
 </script>
 
 {#snippet statement(one: RunSummary['verdict'][number])}
-  {one.says}{#if one.sinceSeconds !== undefined}{@const seconds = one.sinceSeconds},
+  {told(one.says)}{#if one.sinceSeconds !== undefined}{@const seconds = one.sinceSeconds},
     <button class="since" onclick={() => show(seconds)}>{at(seconds)}</button>{/if}.
 {/snippet}
 

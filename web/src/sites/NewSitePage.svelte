@@ -5,6 +5,7 @@
   import Action from '../lib/shell/Action.svelte';
   import Frame from '../lib/shell/Frame.svelte';
   import Trouble from '../lib/shell/Trouble.svelte';
+  import Moves from './Moves.svelte';
   import SiteFromFile from './SiteFromFile.svelte';
 
   /** A site from the little that is known of it, or from a document. */
@@ -17,7 +18,7 @@
   ];
   const ownZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
   const zones = [ownZone, ...Intl.supportedValuesOf('timeZone').filter((one) => one !== ownZone)];
-  let start = $state<StartingPoint>({
+  let start = $state<StartingPoint & { moves: boolean }>({
     name: '',
     location: { latitudeDegrees: 60, longitudeDegrees: 10, elevationMetres: 0, timeZone: ownZone },
     nominalVolts: 24,
@@ -28,7 +29,9 @@
     generator: false,
     feeder: false,
     surplusLoad: false,
+    moves: false,
   });
+  let alternatorWatts = $state(0);
   let busy = $state('');
   let problem = $state<Problem>();
   const refused = $derived(
@@ -44,6 +47,7 @@
       ...start,
       generator: start.inverter && start.generator,
       feeder: start.inverter && start.feeder,
+      ...(start.moves && alternatorWatts ? { alternatorWatts } : {}),
     };
     const answer = await outcome(api.POST('/api/sites', { body: { start: body } }));
     busy = '';
@@ -111,6 +115,7 @@
         {#each zones as zone (zone)}<option value={zone}></option>{/each}
       </datalist>
     </div>
+    <Moves bind:moves={start.moves} bind:alternatorWatts {error} />
     <fieldset class="mt-5">
       <legend class="mb-1 font-bold">What else is there</legend>
       <label class="flex min-h-11 items-center gap-3"

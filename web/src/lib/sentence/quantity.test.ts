@@ -1,6 +1,6 @@
 import { dayTyped, daysLater, dayWritten } from './days';
 import { afterEach, describe, expect, it } from 'vitest';
-import { duration, energy, fixed, stepped, typed, written } from './quantity';
+import { compared, duration, energy, fixed, stepped, told, typed, written } from './quantity';
 import { units } from './units.svelte';
 
 describe('what is typed into a chip', () => {
@@ -108,6 +108,19 @@ describe('who reads customary units', () => {
     units.customary = true;
     expect(written(value, unit)).toBe(says);
     expect(typed(says, unit)).toBeCloseTo(value, value > 10 && unit === 'mm²' ? 0 : 4);
+  });
+
+  // 4 °C are 39.2 °F, 45 °C 113 °F; 3 m 9.8 ft to a tenth; 5 l 1.3 gal.
+  it.each([
+    ['battery below 4 °C; it has 3.5 °C', 'battery below 39.2 °F; it has 38.3 °F'],
+    ['charging from 4 to 45 °C', 'charging from 39.2 °F to 113 °F'],
+    ['−10 °C in 3 m of 6 mm² for 5 min', '14 °F in 9.8 ft of 6 mm² for 5 min'],
+    ['5 l in 3 min at 12.4 V, 20 mV/K', '1.3 gal in 3 min at 12.4 V, 20 mV/K'],
+  ])('reads “%s” of the core as “%s”', (words, says) => {
+    expect(told(words)).toBe(words);
+    units.customary = true;
+    expect(told(words)).toBe(says);
+    expect(compared(25, '°C')).toBe('77 °F');
   });
 
   it('types in them without naming them, and in metric ones by naming those', () => {

@@ -42,6 +42,35 @@ export function written(value: number, unit: string): string {
   return unit === '°' ? `${number}°` : `${number} ${unit}`;
 }
 
+/** A number, and perhaps a second joined to it, before a unit that some read otherwise. */
+const TOLD =
+  /([−-]?\d+(?:\.\d+)?)(?:( (?:to|and|…) |–)([−-]?\d+(?:\.\d+)?))? (°C|mm²|m²|m|l\/h|l\/kWh|l)(?![\w²/³])/g;
+
+/** Words of the core, such as those of a finding or an event, with their numbers in the units that the person reads. */
+export function told(words: string): string {
+  if (!units.customary) return words;
+  return words.replace(
+    TOLD,
+    (_, first: string, joint: string | undefined, second: string | undefined, unit: string) => {
+      const own = (number: string) => written(roughly(Number(number.replace('−', '-')), unit), unit);
+      return second === undefined ? own(first) : `${own(first)}${joint ?? ' '}${own(second)}`;
+    },
+  );
+}
+
+/** To a tenth of the unit that is read, as words have it. */
+function roughly(value: number, unit: string): number {
+  const other = inCustomary(value, unit);
+  return other ? fromCustomary(Math.round(other.value * 10) / 10, unit) : value;
+}
+
+/** A number of the plan's in the unit that the person reads, for an axis. */
+export const read = (value: number, unit: string) =>
+  units.customary ? (inCustomary(value, unit)?.value ?? value) : value;
+
+/** The unit that the person reads where the plan has another. */
+export const unitRead = (unit: string) => (units.customary ? (inCustomary(0, unit)?.unit ?? unit) : unit);
+
 const IN_SECONDS: Record<string, number> = { s: 1, sec: 1, min: 60, m: 60, h: 3600, d: 86400 };
 
 /**
@@ -121,12 +150,14 @@ export function believable(value: number): string {
 
 const SECONDS: Record<string, number> = { s: 1, min: 60, h: 3600, d: 86_400 };
 
-/** A worked-out number with its unit; a span of time as one says it, no finer than it matters. */
+/** A worked-out number with its unit, in the one that is read; a span of time as one says it, no finer than it matters. */
 export function compared(value: number, unit: string): string {
   const seconds = value * (SECONDS[unit] ?? 0);
   const step = seconds >= 2 * 86_400 ? 3600 : seconds >= 3600 ? 60 : 1;
   const rounded = Math.round(seconds / step) * step;
-  return rounded > 0 ? duration(rounded) : `${believable(value)} ${unit}`;
+  if (rounded > 0) return duration(rounded);
+  const other = units.customary ? inCustomary(value, unit) : undefined;
+  return other ? `${believable(other.value)} ${other.unit}` : `${believable(value)} ${unit}`;
 }
 
 /** A sentence's first letter made large. */

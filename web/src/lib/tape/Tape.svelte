@@ -6,6 +6,7 @@
   import LineKey from './LineKey.svelte';
   import { recordedAt } from './recorded';
   import type { Line } from './plot';
+  import { unitRead } from '../sentence/quantity';
   import { theme } from '../shell/theme.svelte';
   import { chargeChart, powerChart, sourceChart, temperatureChart, voltageChart, type Shown } from './tape';
 
@@ -110,7 +111,7 @@
   {#if !compact}
     <p class="caption">State of charge, %{@render value(read.charge)}</p>
     <div bind:this={charge} style:height="{height.charge}px"></div>
-    <p class="caption">Battery temperature, °C{@render value(read.celsius)}</p>
+    <p class="caption">Battery temperature, {unitRead('°C')}{@render value(read.celsius)}</p>
     <div bind:this={warmth} style:height="{height.warmth}px"></div>
   {/if}
   {#if hasSource}

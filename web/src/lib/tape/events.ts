@@ -14,6 +14,7 @@ const WORDS: Record<Event['kind'], string> = {
   HAZARD: 'hazard',
   FUSE: 'fuse',
   CONVERTER: 'converter',
+  BRAKE: '',
   AC: 'AC side',
   GENERATOR: '',
   FEEDER: '',

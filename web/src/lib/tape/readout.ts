@@ -1,5 +1,5 @@
 import type { Trace } from '../api/api';
-import { energy, fixed } from '../sentence/quantity';
+import { energy, fixed, told } from '../sentence/quantity';
 
 /** What every lane of a tape reads at one instant, in words with units; a lane without a number there is left out. */
 export interface Readout {
@@ -42,16 +42,17 @@ export function readout(trace: Trace, seconds: number): Readout {
     ['thrown away', trace.thrownAwayWatts[i]],
     ['unserved', trace.unservedWatts[i]],
   ];
-  const told = powers.filter(([, value]) => watts(value) > 0);
+  const flowing = powers.filter(([, value]) => watts(value) > 0);
   const volts = span(trace.lowBatteryVolts[i], trace.highBatteryVolts[i], 2, 'V');
   const charge = span(trace.lowStateOfCharge[i], trace.highStateOfCharge[i], 0, '%', 100);
-  const celsius = span(trace.batteryCelsius[i], trace.batteryCelsius[i], 1, '°C');
+  const warmth: unknown = trace.batteryCelsius[i];
+  const celsius = typeof warmth === 'number' ? told(`${fixed(warmth, 1)} °C`) : undefined;
   return {
     ...(volts && { volts }),
     ...(charge && { charge }),
     ...(celsius && { celsius }),
     source: `${watts(trace.acSourceWatts[i])} W`,
-    power: told.map(([name, value]) => `${name} ${watts(value)} W`).join(', ') || 'nothing flows',
+    power: flowing.map(([name, value]) => `${name} ${watts(value)} W`).join(', ') || 'nothing flows',
   };
 }
 

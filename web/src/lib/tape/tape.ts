@@ -1,5 +1,6 @@
 import uPlot from 'uplot';
 import type { Trace } from '../api/api';
+import { read } from '../sentence/quantity';
 import { drawLines, drawNow } from './levels';
 import { ink, options, type Common, type Ink, type Line } from './plot';
 import type { Recorded } from './recorded';
@@ -220,7 +221,7 @@ export function sourceChart(host: HTMLElement, shown: Shown, height: number, com
   );
 }
 
-/** The chart of battery temperature. */
+/** The chart of battery temperature, in the unit that is read. */
 export function temperatureChart(host: HTMLElement, shown: Shown, height: number, common: Common) {
   const colours = ink();
   return new uPlot(
@@ -231,7 +232,7 @@ export function temperatureChart(host: HTMLElement, shown: Shown, height: number
       },
       series: [{}, { stroke: colours.ink, width: 1.2, points: { show: false } }],
     }),
-    [times(shown), gaps(shown.trace.batteryCelsius)],
+    [times(shown), gaps(shown.trace.batteryCelsius).map((one) => (one === null ? null : read(one, '°C')))],
     host,
   );
 }

@@ -1,25 +1,28 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import type { Plan } from '../../lib/api/api';
   import Action from '../../lib/shell/Action.svelte';
+  import { seasonOf } from '../../season/season.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
   import { beginning, guessed, schemaOf } from './schema';
   import Themes from './Themes.svelte';
+  import WhoFeeds from './WhoFeeds.svelte';
   import WindowBand from './WindowBand.svelte';
 
   /** How the AC side is set: who feeds and who charges as one picture, and what it follows from. */
   let { editor, plan, readonly }: { editor: PlanEditor; plan: Plan; readonly: boolean } = $props();
 
-  const FEEDS = {
-    BATTERY: { says: 'battery feeds', look: 'text-battery' },
-    SUN: { says: 'the sun feeds', look: 'text-sun' },
-    AC: { says: 'AC feeds', look: 'text-ac' },
-    SUN_AND_AC: { says: 'sun and AC feed', look: 'text-ac' },
-  };
-
+  /** An hour each of a fortnight. */
+  const BUCKETS = 14 * 24;
   const ac = $derived(plan.program.ac);
   const cases = $derived(editor.reading?.acCases ?? []);
-  const of = (sunEnough: boolean, batteryAbove: boolean) =>
-    cases.find((one) => one.sunEnough === sunEnough && one.batteryAbove === batteryAbove);
+  const season = $derived(seasonOf(editor.site));
+
+  // What is set is simulated as it is changed, as everywhere in the plan.
+  $effect(() => {
+    const [now, asked] = [plan, season];
+    if (now.program.ac) untrack(() => void asked.run(now, BUCKETS));
+  });
 
   function begin() {
     const next = beginning(schemaOf('AcProgram'), plan) as Plan['program']['ac'];
@@ -31,40 +34,12 @@
 <h3 id="sheet-ac" class="mt-4 border-t border-rule pt-3">AC side</h3>
 {#if ac}
   {#if cases.length > 0}
-    <table class="mt-2 w-full border-collapse text-sm">
-      <caption class="sr-only">Who feeds the loads and who charges while AC is present</caption>
-      <thead>
-        <tr class="text-left text-soft">
-          <th class="pb-1 font-normal" scope="col">with AC present</th>
-          <th class="pb-1 font-normal" scope="col">sun enough</th>
-          <th class="pb-1 font-normal" scope="col">not enough</th>
-        </tr>
-      </thead>
-      <tbody>
-        {#each [true, false] as above (above)}
-          <tr class="align-top">
-            <th class="border-t border-rule py-1.5 pr-2 text-left font-normal text-soft" scope="row"
-              >battery {above ? 'above its level' : 'below'}</th
-            >
-            {#each [true, false] as sun (sun)}
-              {@const one = of(sun, above)}
-              <td class="border-t border-l border-rule px-2 py-1.5">
-                {#if one}
-                  <strong class={FEEDS[one.feeds].look}>{FEEDS[one.feeds].says}</strong><br />{one.acCharges
-                    ? 'sun and AC charge'
-                    : 'only the sun charges'}
-                {/if}
-              </td>
-            {/each}
-          </tr>
-        {/each}
-      </tbody>
-    </table>
+    <WhoFeeds {cases} {season} zone={plan.site.location.timeZone} />
     <p class="mb-2 text-sm text-soft">
       Without AC the battery feeds and only the sun charges; a window by the clock stands above all this.
     </p>
   {/if}
-  <WindowBand site={editor.site} {plan} />
+  <WindowBand {season} {plan} />
   <Themes
     {editor}
     {plan}

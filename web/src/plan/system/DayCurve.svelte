@@ -1,15 +1,11 @@
 <script lang="ts">
-  import { untrack } from 'svelte';
-  import type { Plan } from '../../lib/api/api';
-  import { seasonOf } from '../../season/season.svelte';
+  import type { Season } from '../../season/season.svelte';
   import { meanDay } from './meanDay';
 
   /** Sun and use of a mean day of the next simulated days, over a band of 24 hours. */
-  let { site, plan }: { site: string; plan: Plan } = $props();
+  let { season }: { season: Season } = $props();
 
   const HIGH = 40;
-  const BUCKETS = 14 * 24;
-  const season = $derived(seasonOf(site));
   const day = $derived(season.answer && meanDay(season.answer.view.trace));
   const most = $derived(Math.max(1, ...(day?.sun ?? []), ...(day?.used ?? [])));
   const y = $derived((watts: number) => HIGH - (watts / most) * (HIGH - 2));
@@ -17,11 +13,6 @@
   const steps = $derived((all: number[]) =>
     all.map((watts, hour) => `L${hour} ${y(watts)}H${hour + 1}`).join(''),
   );
-
-  $effect(() => {
-    const [now, asked] = [plan, season];
-    if (!asked.answer) untrack(() => void asked.run(now, BUCKETS));
-  });
 </script>
 
 {#if day}

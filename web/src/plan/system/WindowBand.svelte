@@ -2,11 +2,12 @@
   import type { DailySpan, Plan } from '../../lib/api/api';
   import { MONTHS } from '../../lib/sentence/days';
   import { capital } from '../../lib/sentence/quantity';
+  import type { Season } from '../../season/season.svelte';
   import DayCurve from './DayCurve.svelte';
   import { priceStretches, windowStretches, windowWords, type Stretch } from './windows';
 
   /** The windows of the AC side on a day of 24 hours, over the prices of the feeder and a mean day's sun and use. */
-  let { site, plan }: { site: string; plan: Plan } = $props();
+  let { season, plan }: { season: Season; plan: Plan } = $props();
 
   const rows = $derived(
     [
@@ -31,7 +32,7 @@
 
 {#if rows.length > 0}
   <figure class="mt-2 mb-3" aria-label="Windows of the day">
-    <DayCurve {site} {plan} />
+    <DayCurve {season} />
     {#each rows as row (row.name)}
       <div class="grid grid-cols-[3.75rem_1fr] items-center">
         <span class="text-sm text-soft">{row.name}</span>

@@ -214,7 +214,8 @@ export function withoutPart(plan: Plan, path: string): Plan {
   const kind = kindAt(path);
   const id = kind?.list === 'inverter' ? (plan.site.inverter?.id ?? '') : (path.split('/').at(-1) ?? '');
   // What is said of the origin of its numbers, and of the settings that go with it, goes along.
-  const gone = [path, `program/charging/${id}`, ...(path === 'site/inverter' ? BEHIND_INVERTER : [])];
+  const beside = [`program/charging/${id}`, `site/acArrays/${id}`];
+  const gone = [path, ...beside, ...(path === 'site/inverter' ? BEHIND_INVERTER : [])];
   const origins = Object.fromEntries(
     Object.entries(plan.origins).filter(([key]) => !gone.some((one) => key.startsWith(`${one}/`))),
   );
