@@ -184,6 +184,7 @@ export function treeOf(plan: Plan, conductors: Conductor[] = []): Tree {
           one.kind === 'generator' ? `${decimal(one.ratedWatts, 0)} W` : `${decimal(one.breakerAmperes)} A`,
         contact: switching(one.id),
         ac: true,
+        parts: fed(one.id, true),
       }),
     );
     const arrays = coupled.flatMap((one) =>

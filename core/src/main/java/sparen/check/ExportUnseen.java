@@ -62,7 +62,19 @@ final class ExportUnseen implements Check {
                     "The meter does not see the arrays on the AC side: what they have too much goes out past it,"
                             + " whatever the limit. Put it before all of them, or a second one at each."));
         }
+        if (meter.flatMap(ExportMeter::blindToLoads).orElse(false) && hasLoads(plan, feeder)) {
+            return Stream.of(at(
+                    feeder,
+                    Severity.NOTE,
+                    "The meter does not see the loads before the inverter: what they take is bought, though battery or sun"
+                            + " could feed them. Put it before them."));
+        }
         return Stream.empty();
+    }
+
+    private static boolean hasLoads(PlanFacts plan, AcSource.Feeder feeder) {
+        return plan.site().loads().stream()
+                .anyMatch(load -> load.feed().filter(feeder.id()::equals).isPresent());
     }
 
     private static Stream<Optional<ArrayMeter>> own(PlanFacts plan) {

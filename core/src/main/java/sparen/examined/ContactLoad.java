@@ -17,8 +17,10 @@ public final class ContactLoad {
     }
 
     private static boolean isAlternating(PlanFacts plan, Load load) {
-        return load.feed().isPresent()
-                && load.feed().equals(plan.site().inverter().map(Inverter::id));
+        return load.feed()
+                .filter(feed -> plan.site().converters().stream()
+                        .noneMatch(one -> one.id().equals(feed)))
+                .isPresent();
     }
 
     private static double acVolts(PlanFacts plan) {

@@ -1,5 +1,6 @@
 package sparen.power;
 
+import java.util.Arrays;
 import sparen.program.AcProgram.AcWindow;
 import sparen.site.AcSource;
 
@@ -10,6 +11,9 @@ public final class AcConditions {
 
     /** Apparent power of all loads together (VA). */
     public double voltAmperes;
+
+    /** Power of the loads before the inverter, on each source (W). */
+    public double[] beforeWatts = {};
 
     /** What arrays on the AC side could give (W). */
     public double sunWatts;
@@ -46,6 +50,32 @@ public final class AcConditions {
 
     /** The window in force, null for none. */
     public AcWindow window;
+
+    /** No load is switched on. */
+    public void clearLoads() {
+        Arrays.fill(legWatts, 0);
+        Arrays.fill(beforeWatts, 0);
+        voltAmperes = 0;
+    }
+
+    /**
+     * A load is switched on.
+     *
+     * @param before the source on which it is before the inverter, below 0 for behind it
+     */
+    public void addLoad(int before, int leg, double watts, double powerFactor) {
+        if (before >= 0) {
+            beforeWatts[before] += watts;
+            return;
+        }
+        legWatts[leg] += watts;
+        voltAmperes += watts / powerFactor;
+    }
+
+    /** Power of the loads before the inverter on the source that is there (W). */
+    double beforeWatts() {
+        return source >= 0 && source < beforeWatts.length ? beforeWatts[source] : 0;
+    }
 
     /** All legs together (W). */
     public double watts() {

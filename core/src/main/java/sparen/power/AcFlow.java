@@ -23,6 +23,7 @@ final class AcFlow {
     double assistWatts;
     double outWatts;
     private double seenShare = 1;
+    private double selfWatts;
 
     AcFlow(Inverter inverter, AcProgram program) {
         this.inverter = inverter;
@@ -64,6 +65,7 @@ final class AcFlow {
     void withSource(AcConditions on, boolean inverts, boolean mayCharge, boolean charged) {
         rest();
         seenShare = seenShare(on);
+        selfWatts = seesLoads(on.from) ? on.beforeWatts() : 0;
         double loads = on.watts();
         double room = Math.max(0, loads - on.sunWatts);
         surplusWatts = Math.max(0, on.sunWatts - loads);
@@ -99,9 +101,12 @@ final class AcFlow {
         return Math.min(Math.max(needed, Math.max(given, spare)), inverter.continuousWatts() * carriedShare(on));
     }
 
-    /** The most that goes out to the source at hand (W), less what sun on the AC side already brings, as far as meters see it. */
+    /**
+     * The most that goes past the inverter to the source at hand (W): what the loads before it take, where its meter sees them, and what
+     * goes out beyond that, less what sun on the AC side already brings, as far as meters see it.
+     */
     private double exportWatts(AcConditions on) {
-        return Math.max(0, exportLimitWatts(on.from) - surplusWatts * seenShare);
+        return Math.max(0, exportLimitWatts(on.from) + selfWatts - surplusWatts * seenShare);
     }
 
     /** The most that goes out to a source (W). A meter the wrong way round holds nothing back: only the feeder itself does. */
@@ -120,7 +125,16 @@ final class AcFlow {
         if (source instanceof AcSource.Feeder feeder && seenShare < 1) {
             return feeder.exportWatts();
         }
-        return program.exportsSurplus() ? exportLimitWatts(source) : 0;
+        return selfWatts + (program.exportsSurplus() ? exportLimitWatts(source) : 0);
+    }
+
+    /** Whether a meter where the source comes in sees the loads before the inverter, so that they are fed past it. */
+    private static boolean seesLoads(AcSource source) {
+        return source instanceof AcSource.Feeder feeder
+                && feeder.meter()
+                        .filter(meter ->
+                                !meter.reversed() && !meter.blindToLoads().orElse(false))
+                        .isPresent();
     }
 
     /** The share of what arrays on the AC side bring that the inverter knows of: by the feeder's meter, else by their own. */
@@ -171,14 +185,14 @@ final class AcFlow {
         double watts = 0;
         if (atHand) {
             int legs = on.from.legs();
-            watts = on.heaviestLeg() + (on.chargerWatts - on.sunWatts - assistWatts) / legs;
+            watts = on.heaviestLeg() + (on.beforeWatts() + on.chargerWatts - on.sunWatts - assistWatts) / legs;
         }
         return on.from.legVoltsUnder(watts, inverter.acVolts());
     }
 
     /** Frequency of a source (Hz) with all that flows now, or with nothing from it; NaN where nobody has told it. */
     double hertz(AcConditions on, boolean atHand) {
-        double watts = atHand ? on.watts() + on.chargerWatts - on.sunWatts - assistWatts : 0;
+        double watts = atHand ? on.watts() + on.beforeWatts() + on.chargerWatts - on.sunWatts - assistWatts : 0;
         return on.from.hertzUnder(watts);
     }
 }

@@ -51,6 +51,7 @@ final class AcAtWork implements Part {
         side = new AcSide(inverter, program);
         this.program = program;
         this.sources = new AcSourcesAtWork(sources, clock, weatherNumber);
+        conditions.beforeWatts = new double[sources.size()];
         this.arrays = arrays;
         this.clock = clock;
         heedsSun = inverter.blends()
@@ -89,9 +90,14 @@ final class AcAtWork implements Part {
         }
     }
 
-    /** Takes sources, sun and windows of an instant (s) at which the battery has a state of charge (fraction). */
-    void moveTo(double seconds, double charge, List<PartEvent> moved) {
-        dirty |= sources.moveTo(seconds, moved);
+    /**
+     * Takes sources, sun and windows of an instant (s) at which the battery has a state of charge (fraction).
+     *
+     * @return whether a feeder came or went
+     */
+    boolean moveTo(double seconds, double charge, List<PartEvent> moved) {
+        boolean came = sources.moveTo(seconds, moved);
+        dirty |= came;
         dirty |= arrays.moveTo(seconds);
         if (windows.moveTo(seconds)) {
             nights.move(conditions.window, windows.inForce(), charge);
@@ -103,6 +109,12 @@ final class AcAtWork implements Part {
             nextHand = handAfter(seconds);
             dirty = true;
         }
+        return came;
+    }
+
+    /** Whether AC is alive behind the inverter (below 0), or on a source before it. */
+    boolean isAlive(int source) {
+        return source < 0 ? side.isAlive() : sources.isThere(source);
     }
 
     /**
@@ -111,7 +123,8 @@ final class AcAtWork implements Part {
      * @return whether something changed in what it draws, offers or feeds
      */
     boolean settle(double seconds, double dcVolts, double charge, double chargerDcWatts, List<PartEvent> moved) {
-        dirty |= sources.settle(seconds, moved);
+        boolean came = sources.settle(seconds, moved);
+        dirty |= came;
         boolean byCharge = charge < lowCharge || charge > highCharge;
         lookForSpare(seconds);
         boolean watches = side.watchesSource();
@@ -141,7 +154,8 @@ final class AcAtWork implements Part {
         highVolts = side.highestVolts(dcVolts);
         lowCharge = lowestCharge(charge);
         highCharge = highestCharge(charge);
-        return !happened.isEmpty()
+        return came
+                || !happened.isEmpty()
                 || drawBefore != side.drawWatts()
                 || offerBefore != side.offerWatts()
                 || aliveBefore != side.isAlive();
@@ -191,9 +205,10 @@ final class AcAtWork implements Part {
      * @return cost of it
      */
     double count(double seconds, double chargerDcJoules) {
-        AcSource source = sources.get(side.sourceAtHand());
-        energies.count(seconds, side, source, sunWatts(), chargerDcJoules);
-        return sources.count(seconds, source, energies);
+        int atHand = side.sourceAtHand();
+        double before = atHand < 0 ? 0 : conditions.beforeWatts[atHand] * seconds;
+        energies.count(seconds, side, sources.get(atHand), sunWatts(), chargerDcJoules, before);
+        return sources.count(seconds, atHand, energies, conditions.beforeWatts);
     }
 
     /** How it stands, in the bits of a {@link TraceRecorder}. */

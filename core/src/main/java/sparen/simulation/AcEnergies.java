@@ -27,8 +27,15 @@ final class AcEnergies {
      * @param source at hand, null for none
      * @param sunWatts what the sun on the AC side could give (W)
      * @param chargerDcJoules what the charger gave to the main bus (J)
+     * @param beforeJoules what loads before the inverter took on the source at hand (J)
      */
-    void count(double seconds, AcSide side, AcSource source, double sunWatts, double chargerDcJoules) {
+    void count(
+            double seconds,
+            AcSide side,
+            AcSource source,
+            double sunWatts,
+            double chargerDcJoules,
+            double beforeJoules) {
         chargerJoules = chargerDcJoules / side.chargerEfficiency();
         double surplus = side.surplusWatts() * seconds;
         double bySun = Math.min(surplus, chargerJoules);
@@ -36,11 +43,14 @@ final class AcEnergies {
         importJoules = 0;
         exportJoules = 0;
         if (source != null) {
-            importJoules = side.fixedImportWatts() * seconds + chargerJoules - bySun;
+            double wanted = side.fixedImportWatts() * seconds + chargerJoules - bySun + beforeJoules;
             double out = side.outWatts() * seconds;
             double most = Math.max(0, side.arraysOutWatts(source) * seconds - out);
             double outBySun = Math.min(left, most);
-            exportJoules = out + outBySun;
+            // Where the source comes in only one of both is seen: what is wanted beyond what goes out, or the other
+            // way.
+            importJoules = Math.max(0, wanted - out - outBySun);
+            exportJoules = Math.max(0, out + outBySun - wanted);
             left -= outBySun;
         }
         curtailedJoules = left;

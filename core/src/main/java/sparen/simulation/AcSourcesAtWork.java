@@ -1,8 +1,8 @@
 package sparen.simulation;
 
-import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Objects;
 import sparen.power.AcConditions;
 import sparen.power.EngineGenerator;
 import sparen.result.Change;
@@ -18,20 +18,31 @@ final class AcSourcesAtWork {
     final EngineGenerator[] generators;
     private final FeederAtWork[] feeders;
     private final List<AcSource> sources;
+    private final EngineGenerator[] engineOf;
+    private final FeederAtWork[] lineOf;
+    /** What loads before the inverter took from sources that were not at hand, in the last step: from feeders, from generators (J). */
+    double feederJoules;
+
+    double generatorJoules;
 
     AcSourcesAtWork(List<AcSource> sources, LocalClock clock, long weatherNumber) {
         this.sources = sources;
-        List<EngineGenerator> engines = new ArrayList<>();
-        List<FeederAtWork> lines = new ArrayList<>();
+        engineOf = new EngineGenerator[sources.size()];
+        lineOf = new FeederAtWork[sources.size()];
         for (int i = 0; i < sources.size(); i++) {
             if (sources.get(i) instanceof AcSource.Generator generator) {
-                engines.add(new EngineGenerator(generator, weatherNumber * 31 + i));
+                engineOf[i] = new EngineGenerator(generator, weatherNumber * 31 + i);
             } else if (sources.get(i) instanceof AcSource.Feeder feeder) {
-                lines.add(new FeederAtWork(feeder, clock, weatherNumber * 31 + i));
+                lineOf[i] = new FeederAtWork(feeder, clock, weatherNumber * 31 + i);
             }
         }
-        generators = engines.toArray(EngineGenerator[]::new);
-        feeders = lines.toArray(FeederAtWork[]::new);
+        generators = Arrays.stream(engineOf).filter(Objects::nonNull).toArray(EngineGenerator[]::new);
+        feeders = Arrays.stream(lineOf).filter(Objects::nonNull).toArray(FeederAtWork[]::new);
+    }
+
+    /** Whether a source gives AC now. */
+    boolean isThere(int source) {
+        return engineOf[source] != null ? engineOf[source].isPresent() : lineOf[source].isPresent();
     }
 
     AcSource get(int source) {
@@ -72,13 +83,8 @@ final class AcSourcesAtWork {
     void write(AcConditions conditions) {
         conditions.source = -1;
         conditions.from = null;
-        int feeder = 0;
-        int generator = 0;
-        for (int i = 0; i < sources.size(); i++) {
-            boolean present = sources.get(i) instanceof AcSource.Feeder
-                    ? feeders[feeder++].isPresent()
-                    : generators[generator++].isPresent();
-            if (present && conditions.source < 0) {
+        for (int i = 0; i < sources.size() && conditions.source < 0; i++) {
+            if (isThere(i)) {
                 conditions.source = i;
                 conditions.from = sources.get(i);
             }
@@ -89,18 +95,25 @@ final class AcSourcesAtWork {
      * Counts a step.
      *
      * @param seconds its length (s)
-     * @param source at hand, null for none
+     * @param atHand which the inverter has taken, below 0 for none
+     * @param energies through the inverter, and what loads before it took from that source
+     * @param beforeWatts what loads before the inverter take on each source (W)
      * @return cost of it
      */
-    double count(double seconds, AcSource source, AcEnergies energies) {
+    double count(double seconds, int atHand, AcEnergies energies, double[] beforeWatts) {
         double cost = 0;
-        for (EngineGenerator generator : generators) {
-            generator.count(seconds, generator.generator() == source ? energies.importJoules : 0);
-        }
-        for (FeederAtWork feeder : feeders) {
-            feeder.count(seconds);
-            if (feeder.feeder == source) {
-                cost += feeder.cost(energies.importJoules, energies.exportJoules);
+        feederJoules = 0;
+        generatorJoules = 0;
+        for (int i = 0; i < sources.size(); i++) {
+            boolean isAtHand = i == atHand;
+            double taken = isAtHand ? energies.importJoules : isThere(i) ? beforeWatts[i] * seconds : 0;
+            if (engineOf[i] != null) {
+                engineOf[i].count(seconds, taken);
+                generatorJoules += isAtHand ? 0 : taken;
+            } else {
+                lineOf[i].count(seconds);
+                cost += isAtHand || taken > 0 ? lineOf[i].cost(taken, isAtHand ? energies.exportJoules : 0) : 0;
+                feederJoules += isAtHand ? 0 : taken;
             }
         }
         return cost;

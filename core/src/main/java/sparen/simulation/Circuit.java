@@ -215,7 +215,7 @@ final class Circuit {
             loadsChanged |= load.moveTo(seconds, clock);
         }
         if (ac != null) {
-            ac.moveTo(seconds, batteries.charge(), moved);
+            loadsChanged |= ac.moveTo(seconds, batteries.charge(), moved);
         }
         takeTalk(seconds);
     }
@@ -412,8 +412,7 @@ final class Circuit {
             tank.beginPower(now);
         }
         if (ac != null) {
-            Arrays.fill(ac.conditions.legWatts, 0);
-            ac.conditions.voltAmperes = 0;
+            ac.conditions.clearLoads();
         }
         for (int i = 0; i < loads.length; i++) {
             applyLoad(i);
@@ -438,7 +437,7 @@ final class Circuit {
         load.feed(now, fed, connected[i] && !feedIsAlive(load.feed), clock);
         if (load.feed == Feeds.MAIN) {
             applyMainLoad(i, fed);
-        } else if (load.feed == feeds.ac()) {
+        } else if (load.feed >= feeds.ac()) {
             applyAcLoad(i, switchedOn);
         } else if (switchedOn) {
             double volts = site.converters().get(load.feed - 1).outputVolts();
@@ -459,8 +458,7 @@ final class Circuit {
         LoadAtWork load = loads[i];
         double volts = ac.side.inverter().acVolts();
         double watts = load.watts() == 0 ? 0 : volts * CableDrop.amperes(load.watts(), volts, loadOhms[i]);
-        ac.conditions.legWatts[load.leg] += watts;
-        ac.conditions.voltAmperes += watts / load.powerFactor;
+        ac.conditions.addLoad(feeds.source(load.feed), load.leg, watts, load.powerFactor);
     }
 
     private void applyMainLoad(int i, boolean fed) {
@@ -486,13 +484,18 @@ final class Circuit {
         return connected[i] && !hot && !blown[branches.firstLoad + i];
     }
 
-    /** Whether a bus has a voltage: 0 the main one, then the converters', then AC. */
+    /** Whether a load hangs on a source of AC before the inverter. */
+    boolean isBeforeInverter(int load) {
+        return loads[load].feed > feeds.ac();
+    }
+
+    /** Whether a bus has a voltage: 0 the main one, then the converters', then AC, then its sources. */
     boolean feedIsAlive(int feed) {
         if (feed == Feeds.MAIN) {
             return !dead && !floating;
         }
-        if (feed == feeds.ac()) {
-            return ac != null && ac.side.isAlive();
+        if (feed >= feeds.ac()) {
+            return ac != null && ac.isAlive(feeds.source(feed));
         }
         return !dead && !floating && converters[feed - 1].isAlive();
     }
@@ -706,7 +709,7 @@ final class Circuit {
         if (one.feed == Feeds.MAIN || loadOhms[load] == 0 || one.watts() == 0 || !isServed(load)) {
             return 0;
         }
-        double volts = one.feed == feeds.ac()
+        double volts = one.feed >= feeds.ac()
                 ? ac.side.inverter().acVolts()
                 : site.converters().get(one.feed - 1).outputVolts();
         return volts * CableDrop.amperes(one.watts(), volts, loadOhms[load]) - one.watts();

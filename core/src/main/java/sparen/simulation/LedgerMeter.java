@@ -229,10 +229,14 @@ final class LedgerMeter {
         sums[LedgerSums.CURTAILED] += ac.energies.curtailedJoules;
         sums[LedgerSums.EXPORT] += ac.energies.exportJoules;
         boolean byGenerator = ac.importsFromGenerator();
-        sums[byGenerator ? LedgerSums.GENERATOR : LedgerSums.IMPORT] += ac.energies.importJoules;
+        double byEngine = ac.sources.generatorJoules + (byGenerator ? ac.energies.importJoules : 0);
+        double byGrid = ac.sources.feederJoules + (byGenerator ? 0 : ac.energies.importJoules);
+        sums[LedgerSums.GENERATOR] += byEngine;
+        sums[LedgerSums.IMPORT] += byGrid;
         sums[LedgerSums.CONVERSION_LOSS] += ac.energies.chargerJoules - charger;
         from[0] += ac.energies.sunUsedJoules;
-        from[byGenerator ? 3 : 4] = ac.energies.importJoules;
+        from[3] = byEngine;
+        from[4] = byGrid;
         to[3] = ac.energies.exportJoules;
         double draw = circuit.inverterDrawWatts() * step;
         double invertedFrom = 0;
@@ -248,8 +252,8 @@ final class LedgerMeter {
             invertedFrom = Math.max(0, circuit.acLoadWatts() - ac.sunWatts()) * step;
             sums[LedgerSums.CONVERSION_LOSS] += draw - idle - invertedFrom;
         }
-        stepWatts[TraceRecorder.AC_SOURCE] = ac.energies.importJoules / step;
-        stepWatts[TraceRecorder.GENERATOR] = byGenerator ? ac.energies.importJoules / step : 0;
+        stepWatts[TraceRecorder.AC_SOURCE] = (byEngine + byGrid) / step;
+        stepWatts[TraceRecorder.GENERATOR] = byEngine / step;
         stepWatts[TraceRecorder.TAKEN] -= ac.energies.curtailedJoules / step;
         return idle;
     }

@@ -88,11 +88,11 @@ final class SunLeft {
         return watts;
     }
 
-    /** Whether it gives as much as all loads take. */
+    /** Whether it gives as much as all loads take that the site feeds. */
     boolean isEnough() {
         double wanted = 0;
         for (int i = 0; i < circuit.loads.length; i++) {
-            wanted += circuit.isServed(i) ? circuit.loads[i].watts() : 0;
+            wanted += circuit.isServed(i) && !circuit.isBeforeInverter(i) ? circuit.loads[i].watts() : 0;
         }
         return arrayWatts() > wanted;
     }

@@ -243,8 +243,18 @@ public sealed interface AcSource {
      *
      * @param reversed whether it is in the wrong way round, and reads what goes out as what comes in
      * @param blindToAcArrays whether what arrays on the AC side bring does not go through it
+     * @param blindToLoads whether what loads before the inverter take does not go through it; absent for no
      */
-    record ExportMeter(boolean reversed, boolean blindToAcArrays) {}
+    record ExportMeter(boolean reversed, boolean blindToAcArrays, Optional<Boolean> blindToLoads) {
+        public ExportMeter {
+            blindToLoads = Bounds.orEmpty(blindToLoads);
+        }
+
+        /** One that sees the loads before the inverter. */
+        public ExportMeter(boolean reversed, boolean blindToAcArrays) {
+            this(reversed, blindToAcArrays, Optional.empty());
+        }
+    }
 
     /**
      * A price that holds at some hours.

@@ -11,7 +11,7 @@ import sparen.quantity.Bounds;
  * @param critical whether its loss must be told first
  * @param consumption how it draws
  * @param cable from its bus to its terminals
- * @param feed id of the converter or inverter that feeds it; absent for the main bus
+ * @param feed id of what feeds it: a converter, the inverter, or a source of AC before the inverter; absent for the main bus
  * @param powerFactor real to apparent power on the AC side (ratio), 0.1 to 1; absent for 1
  * @param surge what it draws while it starts
  * @param restart what it does when its power returns; absent for {@link Restart#RESUMES}

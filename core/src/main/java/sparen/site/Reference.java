@@ -15,8 +15,10 @@ public enum Reference {
     ARRAY(List.of("arrays"), "array", "ChargeController.arrays"),
     TANK(List.of("tanks"), "tank"),
     INVERTER(List.of("inverter"), "AcCoupledArray.inverter", "FittedDevice.inverter"),
-    /** What feeds a load or a device with another voltage than the main bus. */
-    SUPPLY(List.of("converters", "inverter"), "feed", "supply"),
+    /** What feeds a load with another voltage than the main bus; on a source of AC it is before the inverter. */
+    FEED(List.of("converters", "inverter", "acSources"), "feed"),
+    /** What feeds a device that decides with another voltage than the main bus. */
+    SUPPLY(List.of("converters", "inverter"), "supply"),
     /** What charges by setpoints of the program. */
     CHARGER(List.of("controllers", "inverter"), "charger", "ChargeProgram.controller"),
     CONTROLLER(List.of("controllers"), "ArrayOverVoltage.controller", "DuskByArrayVoltage.controller"),

@@ -163,7 +163,7 @@ public record Site(
             List<BatteryMonitor> monitors,
             List<AcCoupledArray> acArrays) {
         for (Load load : loads) {
-            load.feed().ifPresent(feed -> Reference.SUPPLY.check("loads.feed", feed, parts));
+            load.feed().ifPresent(feed -> Reference.FEED.check("loads.feed", feed, parts));
             load.tank().ifPresent(tank -> Reference.TANK.check("loads.tank", tank, parts));
             if (load.feed().isPresent() && !load.consumption().drawsGivenPower()) {
                 throw new InvalidQuantity(

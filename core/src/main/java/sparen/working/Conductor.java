@@ -82,7 +82,7 @@ public record Conductor(String path, double amperes, Optional<Double> dropVolts)
                 .filter(one -> one.id().equals(feed))
                 .map(Converter::outputVolts)
                 .findAny()
-                .or(() -> site.inverter().filter(one -> one.id().equals(feed)).map(one -> one.acVolts()))
+                .or(() -> site.inverter().filter(one -> !feed.isEmpty()).map(one -> one.acVolts()))
                 .orElse(site.nominalVolts());
     }
 }

@@ -17,6 +17,7 @@ import sparen.program.AcProgram.FeedLevels;
 import sparen.program.AcProgram.SourcePriority;
 import sparen.program.Mode;
 import sparen.program.Output;
+import sparen.program.rule.RemoteRequest;
 import sparen.result.Change;
 import sparen.result.Event;
 import sparen.result.Fact;
@@ -382,6 +383,55 @@ public class AcProgramTest {
         assertEquals(out[1], 0.0, "nothing is to go out, and nothing does");
         assertTrue(out[0] > 3.6e6 && out[2] > 3.6e6, out[0] + " and " + out[2] + " J out");
         assertEquals(List.of(found), List.of("CAUTION", "", "DANGER"));
+    }
+
+    /**
+     * 700 W before the inverter and 500 W behind it, nothing is to go out. From the battery come 500 W and, where the meter sees the
+     * loads before, 700 W more: bought are these only for the 12 s until AC is good. A meter past them has all of it bought, and so has
+     * an inverter that never takes AC.
+     */
+    @Test
+    public void loadsBeforeTheInverterAreFedPastItWhereTheMeterSeesThem() {
+        AcWindow gives = new AcWindow(
+                AcWindow.Kind.DISCHARGE, DailySpan.daily(0, 24), 0.2, Optional.of(1500.0), Optional.of(true));
+        AcProgram program =
+                program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY, gives).withExportLimitWatts(Optional.of(0.0));
+        ExportMeter sees = new ExportMeter(false, false);
+        ExportMeter past = new ExportMeter(false, false, Optional.of(true));
+        double[] bought = new double[3];
+        for (int i = 0; i < bought.length; i++) {
+            House house = house(500, true, i == 2 ? program(SourcePriority.NEVER_AC, ChargePriority.BOTH) : program)
+                    .load("yard", "feeder", new Consumption.ConstantPower(700));
+            meter(house, 5000, i == 1 ? past : sees);
+            Ledger ledger = house.run(HOUR).ledger();
+            bought[i] = ledger.importJoules();
+            assertEquals(ledger.exportJoules(), 0, 1e-6);
+            assertEquals(ledger.servedJoules().get("yard"), 700 * HOUR, 1);
+            assertEquals(
+                    Checks.of(house.plan(), Map.of()).stream()
+                            .anyMatch(one -> one.check().equals("ExportUnseen")),
+                    i == 1);
+        }
+        assertEquals(bought[0], 700 * 12, 1);
+        assertEquals(bought[1], 700 * HOUR, 1);
+        assertEquals(bought[2], 700 * HOUR, 1);
+    }
+
+    /** What hangs on a generator before the inverter lives while that runs: from its call and 10 s to start, at 20 min, to its end at 40 min. */
+    @Test
+    public void whatIsBeforeAGeneratorLivesWhileItRuns() {
+        House house = house(100, false, program(SourcePriority.NEVER_AC, ChargePriority.SUN_ONLY))
+                .load("pump", "generator", new Consumption.ConstantPower(1000));
+        house.acSources.set(
+                0, new AcSource.Generator("generator", "generator", 4000, 1, 10, 0.1, 0, 0, 30, 3, 0.4, 0.35));
+        house.output("call", new RemoteRequest("start", 7200), null, "generator");
+        house.requests = List.of(new Request("start", 1200, 2400));
+        RunResult result = house.run(HOUR);
+        assertEquals(result.ledger().servedJoules().get("pump"), 1000 * 1190, 1);
+        assertEquals(result.ledger().unservedJoules().get("pump"), 1000 * (HOUR - 1190), 1);
+        assertEquals(result.ledger().generatorJoules(), 1000 * 1190, 1);
+        // 0.4 l an hour and 0.35 l for each of 0.331 kWh.
+        assertEquals(result.generators().get(0).litres(), (0.4 + 0.35) * 1190 / HOUR, 0.01);
     }
 
     /**

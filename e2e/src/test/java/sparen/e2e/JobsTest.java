@@ -397,7 +397,7 @@ public class JobsTest extends BrowserTest {
         sheet(page).getByLabel("feed of Load 3").selectOption("Inverter");
         type(page, "watts of Load 3", "900");
         choose(page, "Feeder");
-        openTheme(page, "Voltage and line");
+        openTheme(page, "Voltage, line and frequency");
         press(sheet(page), "Set line of a leg of Feeder");
         type(page, "line of a leg of Feeder", "3");
         choose(page, "Inverter");
@@ -416,7 +416,7 @@ public class JobsTest extends BrowserTest {
         page.getByLabel("Events of").selectOption("of Inverter");
         assertThat(events).containsText("loads to AC: battery at or below 40 %");
         assertThat(events).containsText("is outside what it takes");
-        Locator weak = page.getByText("AC left the voltages that the inverter takes");
+        Locator weak = page.getByText("AC left what the inverter takes");
         assertThat(weak.first()).isVisible();
 
         link(page, "Plan").click();
