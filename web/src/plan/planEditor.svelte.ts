@@ -118,11 +118,12 @@ export class PlanEditor {
   }
 
   /** Changes one place of the plan. Steps on the same place one after the other count as one for undo. */
-  set(path: Path, value: unknown, say: Say) {
+  set(path: Path, value: unknown, say: Say, also: Path[] = []) {
     if (!this.plan) return;
     const place = path.join('/');
     const before = atPlace(this.steps.at(place)?.plan ?? this.plan, path);
-    this.change(withPlace(this.plan, path, value), say(before, value), place);
+    const changed = [path, ...also].reduce((plan, one) => withPlace(plan, one, value), this.plan);
+    this.change(changed, say(before, value), place);
   }
 
   private change(plan: Plan, label: string, place: string) {

@@ -32,18 +32,18 @@
           class="h-5 w-5"
           checked={alternatorWatts > 0}
           onchange={(event) => (alternatorWatts = event.currentTarget.checked ? USUAL_WATTS : 0)}
-        />an alternator charges while it moves, through a converter</label
+        />an alternator charges while it moves, through a converter of</label
       >
       {#if alternatorWatts > 0}
-        <label
-          ><span class="mr-2">of, W</span><input
+        <span class="flex items-center gap-2"
+          ><input
             class="field number w-28"
             type="number"
             step="any"
             aria-label="Alternator, W"
             bind:value={alternatorWatts}
             required
-          /></label
+          />W</span
         >
       {/if}
       {@render error('alternatorWatts')}

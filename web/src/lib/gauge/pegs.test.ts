@@ -17,6 +17,7 @@ function peg(more: Partial<Peg>): Peg {
     unit: 'V',
     value: 1,
     shownTimes: 1,
+    alike: [],
     acts: 'FALLING',
     actsWhenPassed: true,
     switches: true,

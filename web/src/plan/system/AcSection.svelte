@@ -35,7 +35,7 @@
 {#if ac}
   {#if cases.length > 0}
     <WhoFeeds {cases} {season} zone={plan.site.location.timeZone} />
-    <p class="mb-2 text-sm text-soft">
+    <p class="mt-1 mb-3 text-sm text-soft">
       Without AC the battery feeds and only the sun charges; a window by the clock stands above all this.
     </p>
   {/if}

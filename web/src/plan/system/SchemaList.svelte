@@ -21,7 +21,7 @@
   }
   let { editor, plan, schema, label, value, path, of, readonly, set }: Props = $props();
 
-  const singular = $derived(label.replace(/s$/, ''));
+  const singular = $derived(label.replace(/ies$/, 'y').replace(/s$/, ''));
   const entryName = (entry: unknown, i: number) => {
     const named = entry as { name?: string; code?: string };
     return named.name ?? named.code ?? `${singular} ${String(i + 1)}`;

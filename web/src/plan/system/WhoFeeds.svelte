@@ -105,7 +105,7 @@
         />
       </svg>
     {/each}
-    <label class="text-soft" for="ac-cursor">at</label>
+    <label class="text-soft" for="ac-cursor">time</label>
     <input
       id="ac-cursor"
       class="min-h-11 w-full accent-ink"

@@ -1,8 +1,11 @@
 package sparen.gauge;
 
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import sparen.examined.Tolerance;
 import sparen.gauge.Gauge.Acts;
 import sparen.gauge.Gauge.Peg;
@@ -14,6 +17,7 @@ import sparen.program.ChargeDetails;
 import sparen.program.ChargeDetails.Compensation;
 import sparen.program.ChargeProgram;
 import sparen.program.Plan;
+import sparen.site.Bms;
 import sparen.site.DcSource;
 import sparen.site.Inverter;
 import sparen.site.ParallelBattery;
@@ -40,7 +44,11 @@ final class DevicePegs {
             all.add(inverter);
             plan.program().ac().ifPresent(program -> all.add(inverter, program));
         });
-        plan.site().battery().batteries().forEach(all::add);
+        Map<Bms, List<ParallelBattery>> alike = new LinkedHashMap<>();
+        plan.site().battery().batteries().forEach(one -> one.bms()
+                .ifPresent(bms ->
+                        alike.computeIfAbsent(bms, none -> new ArrayList<>()).add(one)));
+        alike.forEach(all::add);
         plan.site().dcSources().forEach(all::add);
         return all.pegs;
     }
@@ -51,8 +59,15 @@ final class DevicePegs {
         private final String name;
         private final Whose whose;
         private final String place;
+        private final List<String> alike;
 
         Of(String id, String name, Whose whose, String place) {
+            this(id, name, whose, place, List.of());
+        }
+
+        /** @param alike where the same levels of parts that are alike stand */
+        Of(String id, String name, Whose whose, String place, List<String> alike) {
+            this.alike = alike;
             this.id = id;
             this.name = name;
             this.whose = whose;
@@ -90,7 +105,12 @@ final class DevicePegs {
                     Optional.of(AT_ITS_TERMINALS),
                     moves.map(one -> one.voltsPerKelvinPerCell() * cells).orElse(0.0),
                     moves.map(Compensation::ceilingVolts),
-                    moves.map(Compensation::floorVolts)));
+                    moves.map(Compensation::floorVolts),
+                    alike.stream().map(one -> one + field).toList()));
+        }
+
+        void celsius(String field, String term, double celsius) {
+            add(field, id, term, Gauge.CELSIUS, celsius, 1, Acts.HELD, false, true);
         }
 
         void charge(String field, String pair, String term, double stateOfCharge, Acts acts) {
@@ -98,6 +118,20 @@ final class DevicePegs {
         }
 
         void charge(String field, String pair, String term, double stateOfCharge, Acts acts, boolean switches) {
+            add(field, pair, term, Gauge.PERCENT, PERCENT * stateOfCharge, PERCENT, acts, true, switches);
+        }
+
+        /** What is no voltage: nobody reads it at a point, and no temperature moves it. */
+        private void add(
+                String field,
+                String pair,
+                String term,
+                String unit,
+                double value,
+                double shownTimes,
+                Acts acts,
+                boolean actsWhenPassed,
+                boolean switches) {
             pegs.add(new Peg(
                     place + field,
                     id,
@@ -105,18 +139,19 @@ final class DevicePegs {
                     whose,
                     pair,
                     term,
-                    Gauge.PERCENT,
-                    PERCENT * stateOfCharge,
-                    PERCENT,
+                    unit,
+                    value,
+                    shownTimes,
                     acts,
-                    true,
+                    actsWhenPassed,
                     switches,
                     0,
                     0,
                     Optional.empty(),
                     0,
                     Optional.empty(),
-                    Optional.empty()));
+                    Optional.empty(),
+                    alike.stream().map(one -> one + field).toList()));
         }
     }
 
@@ -203,15 +238,22 @@ final class DevicePegs {
         }
     }
 
-    private void add(ParallelBattery battery) {
-        battery.bms().ifPresent(bms -> {
-            String id = battery.id();
-            Of of = new Of(id, "BMS of " + battery.name(), Whose.BATTERY, "site/battery/batteries/" + id + "/bms/");
-            of.volts("lowVolts", id + "/low", "stops discharge", bms.lowVolts(), Acts.FALLING, true);
-            of.volts("lowReleaseVolts", id + "/low", "discharges again", bms.lowReleaseVolts(), Acts.RISING, true);
-            of.volts("highVolts", id + "/high", "stops charge", bms.highVolts(), Acts.RISING, true);
-            of.volts("highReleaseVolts", id + "/high", "charges again", bms.highReleaseVolts(), Acts.FALLING, true);
-        });
+    /** Batteries that are guarded alike have their levels once. */
+    private void add(Bms bms, List<ParallelBattery> batteries) {
+        String id = batteries.get(0).id();
+        String name = batteries.stream().map(ParallelBattery::name).collect(Collectors.joining(", "));
+        List<String> places = batteries.stream()
+                .map(one -> "site/battery/batteries/" + one.id() + "/bms/")
+                .toList();
+        Of of = new Of(id, "BMS of " + name, Whose.BATTERY, places.get(0), places.subList(1, places.size()));
+        of.volts("lowVolts", id + "/low", "stops discharge", bms.lowVolts(), Acts.FALLING, true);
+        of.volts("lowReleaseVolts", id + "/low", "discharges again", bms.lowReleaseVolts(), Acts.RISING, true);
+        of.volts("highVolts", id + "/high", "stops charge", bms.highVolts(), Acts.RISING, true);
+        of.volts("highReleaseVolts", id + "/high", "charges again", bms.highReleaseVolts(), Acts.FALLING, true);
+        of.celsius("chargeColdCelsius", "charges from", bms.chargeColdCelsius());
+        of.celsius("chargeHotCelsius", "charges up to", bms.chargeHotCelsius());
+        of.celsius("dischargeColdCelsius", "discharges from", bms.dischargeColdCelsius());
+        of.celsius("dischargeHotCelsius", "discharges up to", bms.dischargeHotCelsius());
     }
 
     private void add(DcSource source) {

@@ -52,7 +52,7 @@ public record Gauge(
 
     static final String VOLTS = "V";
     static final String PERCENT = "%";
-    private static final String CELSIUS = "°C";
+    static final String CELSIUS = "°C";
 
     /** What happens at a peg. */
     public enum Acts {
@@ -91,6 +91,7 @@ public record Gauge(
      * @param voltsPerKelvin how it moves with the battery's temperature about 25 °C (V/K)
      * @param ceilingVolts it is never moved above this (V); absent for no bound
      * @param floorVolts it is never moved below this (V); absent for no bound
+     * @param alike paths of the same level of parts that are alike, and move with it
      */
     public record Peg(
             String path,
@@ -110,7 +111,8 @@ public record Gauge(
             Optional<String> sensePoint,
             double voltsPerKelvin,
             Optional<Double> ceilingVolts,
-            Optional<Double> floorVolts) {}
+            Optional<Double> floorVolts,
+            List<String> alike) {}
 
     /**
      * What something stops beyond, whatever is programmed.
@@ -179,7 +181,8 @@ public record Gauge(
                         : Optional.of(point.map(SensePoint::name).orElse("main bus")),
                 level.millivoltsPerKelvin() * MILLI * plan.site().battery().cellsInSeries(),
                 Optional.empty(),
-                Optional.empty());
+                Optional.empty(),
+                List.of());
     }
 
     /**
@@ -233,7 +236,8 @@ public record Gauge(
                         Optional.empty(),
                         0,
                         Optional.empty(),
-                        Optional.empty()));
+                        Optional.empty(),
+                        List.of()));
     }
 
     private static List<Wall> walls(Plan plan) {

@@ -127,8 +127,11 @@ public class GaugeTest {
         List<Peg> degrees =
                 gauge.pegs().stream().filter(one -> one.unit().equals("°C")).toList();
         assertTrue(degrees.size() >= 2, degrees.toString());
+        assertEquals(
+                degrees.stream().map(Peg::at).distinct().toList(),
+                List.of("a", "fan"),
+                "the boxes' guards, once for both, and the fan");
         for (Peg one : degrees) {
-            assertEquals(one.at(), "fan");
             assertEquals(Fields.at(plan, one.path()), one.value(), "its path leads to its number");
         }
         List<Gauge.Wall> walls =
@@ -173,5 +176,20 @@ public class GaugeTest {
         assertEquals(
                 peg(gauge, "site/inverter/window/lowShutdownVolts").pair(),
                 peg(gauge, "site/inverter/window/lowRestartVolts").pair());
+    }
+
+    /** Two boxes guarded alike have each level once, which moves both; where one differs each has its own. */
+    @Test
+    public void batteriesThatAreGuardedAlikeMoveTogether() {
+        Peg low = peg(Gauge.of(FullSite.LITHIUM, Map.of()), "site/battery/batteries/a/bms/lowVolts");
+        assertEquals(low.value(), 20.0);
+        assertEquals(low.name(), "BMS of a, b");
+        assertEquals(low.alike(), List.of("site/battery/batteries/b/bms/lowVolts"));
+        Plan other = Fields.withAt(FullSite.LITHIUM, "site/battery/batteries/b/bms/lowVolts", 21.0);
+        Gauge apart = Gauge.of(other, Map.of());
+        assertEquals(peg(apart, "site/battery/batteries/a/bms/lowVolts").alike(), List.of());
+        assertEquals(peg(apart, "site/battery/batteries/b/bms/lowVolts").value(), 21.0);
+        assertEquals(
+                peg(apart, "site/battery/batteries/a/bms/chargeColdCelsius").unit(), "°C");
     }
 }
