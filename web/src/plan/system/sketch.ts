@@ -1,6 +1,7 @@
 import type { Plan } from '../../lib/api/api';
 import { decimal } from '../../lib/sentence/quantity';
 import { HALF, marksOf } from './marks';
+import { INDENT, NARROW, REACH, ROW, WIDE } from './sketchSizes';
 import type { Part, Tree } from './tree';
 
 /** A part on the sketch: its symbol, its words, and what can be pressed. */
@@ -53,23 +54,6 @@ export interface Sketch {
   width: number;
   height: number;
 }
-
-const ROW = 48;
-/** Half of what can be pressed, across the wire. */
-const REACH = 21;
-const WIDE = {
-  width: 1120,
-  array: 172,
-  supply: 262,
-  supplyContact: 426,
-  bus: 466,
-  contact: 506,
-  user: 560,
-  inner: 768,
-  innerContact: 800,
-  load: 842,
-};
-const NARROW = { width: 360, bus: 12, contact: 38, part: 74, inner: 74, innerContact: 100, innerPart: 136 };
 
 /** Line weight (px) by what a conductor carries (A): beyond the thinnest it doubles with four times the current, up to what can be drawn. */
 export function weight(amperes: number | undefined): number {
@@ -224,19 +208,18 @@ export function sketchOf(tree: Tree, plan: Plan, narrow = false): Sketch {
         { x: at.user - 24, y: right + 17 },
       );
       contact(one, at.contact, right);
-      const rows = one.parts.length;
-      if (rows > 0) {
-        const end = right + (rows - 1) * ROW;
+      let [line, end] = [right, right];
+      for (const part of one.parts) {
+        end = line;
+        line = hung(part, at.inner, line, at.innerContact, at.load, at.width);
+      }
+      if (one.parts.length > 0)
         wire({ ...one, ac: one.symbol === 'inverter' }, [
           [at.user + HALF, right],
           [at.inner, right],
           [at.inner, end],
         ]);
-      }
-      one.parts.forEach((part, i) =>
-        load(part, at.inner, right + i * ROW, at.innerContact, at.load, at.width),
-      );
-      right += Math.max(1, rows) * ROW;
+      right = Math.max(right + ROW, line);
     }
     const bus = Math.max(joins, last);
     return { width: at.width, bus: at.bus, top, bottom: { bus, all: Math.max(y, right - ROW) } };
@@ -260,14 +243,15 @@ export function sketchOf(tree: Tree, plan: Plan, narrow = false): Sketch {
       }
       const first = y;
       y += ROW;
+      let end = y;
       for (const inner of one.parts) {
-        load(inner, at.inner, y, at.innerContact, at.innerPart, at.width);
-        y += ROW;
+        end = y;
+        y = hung(inner, at.inner, y, at.innerContact, at.innerPart, at.width);
       }
       if (one.parts.length > 0)
         wire({ ...one, ac: one.symbol === 'inverter' }, [
           [at.part, first + lead(one)],
-          [at.inner, y - ROW],
+          [at.inner, end],
         ]);
     };
     for (const one of tree.supply) row(one, !one.loose);
@@ -276,6 +260,21 @@ export function sketchOf(tree: Tree, plan: Plan, narrow = false): Sketch {
     for (const one of tree.users) row(one);
     for (const one of tree.beside) row(one, false);
     return { width: at.width, bus: at.bus, top, bottom: { bus: joins, all: y - ROW } };
+  }
+
+  /** A part in its row, and below it what hangs on it before the inverter, off its own symbol; where the next row is. */
+  function hung(one: Part, from: number, y: number, contactX: number, x: number, to: number): number {
+    load(one, from, y, contactX, x, to);
+    return one.parts.reduce((line, inner) => {
+      put(inner, x + INDENT, line, { to });
+      wire(inner, [
+        [x, y + HALF],
+        [x, line],
+        [x + INDENT - HALF, line],
+      ]);
+      contact(inner, x + INDENT / 2 - 8, line);
+      return line + ROW;
+    }, y + ROW);
   }
 
   function load(one: Part, from: number, y: number, contactX: number, x: number, to: number) {
