@@ -118,6 +118,7 @@ public record TestStep(
             steps.add(ofWindow(
                     plan, inverter, "low shutdown", true, window.lowShutdownVolts(), window.lowDelaySeconds()));
             steps.add(ofWindow(plan, inverter, "low restart", false, window.lowRestartVolts(), 0));
+            steps.add(ofWindow(plan, inverter, "high shutdown", false, window.highShutdownVolts(), 0));
         });
         return steps;
     }

@@ -112,6 +112,10 @@ public class TestStepTest {
         assertEquals(shutdown.expected(), 21.6, 1e-9);
         assertEquals(shutdown.loads(), List.of("saw"));
         assertEquals(step("inverter/low restart/up").expected(), 24.5, 1e-9);
+        // Nobody drives a bank to 33 V: for the test it is set below the 26 V that the battery has.
+        TestStep high = step("inverter/high shutdown/up");
+        assertEquals(high.expected(), 33, 1e-9);
+        assertEquals(high.setFor(Optional.of(26.0), Optional.empty()), Optional.of(25.7));
     }
 
     /**

@@ -140,6 +140,14 @@ public class DeviceTest {
         device.faults().add(Fault.OTHER_ORDER);
         assertEquals(device.read(22, 2, MOMENT), new int[] {172, 0});
         device.faults().clear();
+        device.faults().add(Fault.LIMITS);
+        write(FREEZER_OFF, 65_535);
+        assertEquals(read(FREEZER_OFF), 6600, "its menu goes to 66 V");
+        device.faults().clear();
+        device.faults().add(Fault.ROUNDS);
+        write(FREEZER_OFF, 4640);
+        assertEquals(read(FREEZER_OFF), 4600);
+        device.faults().clear();
         device.faults().add(Fault.FORGETS);
         write(FREEZER_OFF, 4640);
         assertFalse(write(SAVE, 1));
