@@ -3,6 +3,7 @@ import type { LoadedRevision, SignedIn } from '../api/api';
 import { instant } from '../sentence/quantity';
 import { Answers, listed, pathOf, siteOf } from './answers';
 import { asIf } from './asIf';
+import { coreHere } from './coreHere';
 import type { Made } from './changes/change';
 import { handOver, leaveBehind, wipeAccount } from './leaving';
 import { isLocal } from './local';
@@ -13,6 +14,7 @@ import { openStore, type Base, type Known, type Store, type Taken, type Waiting 
 import { canInstall, installShell } from './shell';
 import { pathsOf, pathsOfAll } from './takes';
 import { freshen } from './taking';
+import { RunsHere, seasonOf } from './runsHere';
 import { json, problem, type AskCore } from './views';
 import { wait } from './waiting';
 
@@ -41,12 +43,14 @@ export class Along {
   private timer?: ReturnType<typeof setInterval>;
 
   readonly answers: Answers;
+  private readonly runs: RunsHere;
 
   constructor(
     readonly store: Store,
     readonly askCore: AskCore,
   ) {
     this.answers = new Answers(store, () => this.account, askCore);
+    this.runs = new RunsHere(askCore, () => this.account, this.filesOf.bind(this));
   }
 
   /** Goes on as it was left: with the account that was here last. */
@@ -112,6 +116,8 @@ export class Along {
     const site = siteOf(path);
     const local = Number(/\/revisions\/(\d+)$/.exec(path)?.[1]);
     if (request.method === 'GET' && site && isLocal(local)) return this.local(site, local);
+    const season = seasonOf(path);
+    if (season && this.isTaken(season)) return this.runs.reach(request, path, season, this.server);
     if (request.method !== 'GET') {
       if (path === SITES) return makeSite(this, request);
       return site && this.isTaken(site) ? this.change(request, path, site) : this.ask(request);
@@ -286,12 +292,6 @@ export class Along {
     return true;
   }
 }
-
-/** The core is fetched when it is asked first. */
-const coreHere: AskCore = async (name, question) => {
-  const { askOnlyHere } = await import('../engine/engine');
-  return askOnlyHere(name, question);
-};
 
 export async function openAlong(askCore: AskCore = coreHere): Promise<Along> {
   const along = new Along(await openStore(), askCore);

@@ -11,8 +11,12 @@ import type {
 } from '../api/api';
 import type { Outcome, Problem } from '../api/client';
 
-/** Asks the core in this browser; undefined where it is not here, or cannot say. */
-export type AskCore = <A>(name: string, question: unknown) => Promise<Outcome<A> | undefined>;
+/** Asks the core in this browser, with what was measured for the site where it wants that; undefined where it is not here, or cannot say. */
+export type AskCore = <A>(
+  name: string,
+  question: unknown,
+  files?: () => Promise<string | undefined>,
+) => Promise<Outcome<A> | undefined>;
 
 /** What a view is made anew from. */
 export interface Around {

@@ -130,8 +130,12 @@ async function named<A>(
 }
 
 /** Asks the core in this browser what a server answers of itself, by its name there; undefined where the core is not here. */
-export async function askOnlyHere<A>(name: string, question: unknown): Promise<Outcome<A> | undefined> {
-  return (await local.begin()) ? named<A>(name, question) : undefined;
+export async function askOnlyHere<A>(
+  name: string,
+  question: unknown,
+  files?: () => Promise<string | undefined>,
+): Promise<Outcome<A> | undefined> {
+  return (await local.begin()) ? named<A>(name, question, files) : undefined;
 }
 
 /** Brings the core into this browser, for where there is no network. */

@@ -17,6 +17,9 @@ import sparen.question.NewLevels;
 import sparen.question.OfferRequest;
 import sparen.question.ProposedChange;
 import sparen.question.Reading;
+import sparen.question.RunInputs;
+import sparen.question.RunLook;
+import sparen.question.RunRequest;
 import sparen.question.SeasonAnswer;
 import sparen.question.SeasonRequest;
 import sparen.question.SiteFiles;
@@ -25,6 +28,8 @@ import sparen.question.TestRequest;
 import sparen.question.VisitRequest;
 import sparen.question.WalkRequest;
 import sparen.question.Walked;
+import sparen.site.Location;
+import sparen.sun.Climate;
 
 /** What a page asks, by the names that the engine of the interface uses. */
 enum Questions {
@@ -46,6 +51,21 @@ enum Questions {
     OFFERS(OfferRequest.class, OfferRequest::plan, (wanted, files) -> there(wanted.offers(), wanted.output())),
     /** A run of some days. */
     SEASON(SeasonRequest.class, request -> request.run().plan(), Questions::season),
+    /** A run of any length, which is kept. */
+    RUN(RunRequest.class, request -> request.run().plan(), (request, files) -> {
+        atHand(request.run(), files);
+        return KeptRuns.run(request, files);
+    }),
+    /** A window of a run that is kept. */
+    RUN_VIEW(RunLook.class, (look, files) -> KeptRuns.view(look)),
+    /** Its events. */
+    RUN_EVENTS(RunLook.class, (look, files) -> KeptRuns.events(look)),
+    /** How one of them came about. */
+    RUN_CHAIN(RunLook.class, (look, files) -> KeptRuns.chain(look)),
+    /** What a part of it holds. */
+    RUN_PART(RunLook.class, (look, files) -> KeptRuns.part(look)),
+    /** The months of a place, as its latitude suggests them. */
+    CLIMATE(Location.class, (place, files) -> Climate.atLatitude(place.latitudeDegrees())),
     /** What the log offers to write. */
     KINDS(Plan.class, (plan, files) -> KindOffered.of(plan)),
     /** The card that hangs on the cabinet. */
@@ -120,13 +140,13 @@ enum Questions {
     }
 
     private static SeasonAnswer season(SeasonRequest request, SiteFiles files) {
-        request.run()
-                .weather()
-                .file()
-                .filter(file -> !files.weather().containsKey(file))
-                .ifPresent(file -> {
-                    throw new NotAtHand("the weather file " + file);
-                });
+        atHand(request.run(), files);
         return SeasonAnswer.of(request, files);
+    }
+
+    private static void atHand(RunInputs run, SiteFiles files) {
+        run.weather().file().filter(file -> !files.weather().containsKey(file)).ifPresent(file -> {
+            throw new NotAtHand("the weather file " + file);
+        });
     }
 }

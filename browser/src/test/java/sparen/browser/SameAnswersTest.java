@@ -57,6 +57,8 @@ import sparen.question.OfferRequest;
 import sparen.question.ProposedChange;
 import sparen.question.Reading;
 import sparen.question.RunInputs;
+import sparen.question.RunLook;
+import sparen.question.RunRequest;
 import sparen.question.SeasonAnswer;
 import sparen.question.SeasonRequest;
 import sparen.question.SiteFiles;
@@ -214,6 +216,32 @@ public class SameAnswersTest {
                 assertSame("BENCH", bench, NONE, bench.play(), which);
             }
         }
+    }
+
+    /** A season that is kept: what came of it, a window of its tape, its events and how one came about, what a part of it holds. */
+    @Test
+    public void aSeasonThatIsKeptIsLookedIntoTheSame() throws Exception {
+        for (Plan plan : demo()) {
+            String which = plan.site().name();
+            RunInputs month = season(plan, 31, 3).run();
+            RunRequest asked =
+                    new RunRequest("kept", new RunInputs(plan, month.from(), 60, month.weather(), 3, Optional.empty()));
+            assertSame("RUN", asked, NONE, KeptRuns.run(asked, NONE), which);
+            RunLook week = look(20 * DAY, 27 * DAY, 300);
+            assertSame("RUN_VIEW", week, NONE, KeptRuns.view(week), which);
+            RunLook events = look(0, 60 * DAY, 200);
+            assertSame("RUN_EVENTS", events, NONE, KeptRuns.events(events), which);
+            assertTrue(KeptRuns.events(events).total() > 3, which);
+            RunLook third = look(0, 0, 3);
+            assertSame("RUN_CHAIN", third, NONE, KeptRuns.chain(third), which);
+            assertSame("RUN_PART", week, NONE, KeptRuns.part(week), which);
+        }
+        RunLook unknown = new RunLook("unknown", 0, DAY, 10, Optional.empty(), Optional.empty());
+        assertTrue(ask("RUN_VIEW", tree(unknown), NONE).has("detail"), "it is kept no more");
+    }
+
+    private static RunLook look(double from, double to, int count) {
+        return new RunLook("kept", from, to, count, Optional.empty(), Optional.empty());
     }
 
     /** The cures of what is wrong with a site as it was found, its findings accepted, rules offered, levels scaled. */

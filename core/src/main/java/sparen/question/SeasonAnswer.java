@@ -7,7 +7,6 @@ import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation;
-import sparen.sun.Weather;
 
 /**
  * What came of a run that was waited for; the outputs here tell when they moved.
@@ -18,16 +17,7 @@ public record SeasonAnswer(
         RunSummary run, List<OutputFigures> outputs, List<Event> events, RunView view, int mostDays) {
     /** Runs what is asked for, with what was measured for the site. */
     public static SeasonAnswer of(SeasonRequest request, SiteFiles files) {
-        RunInputs run = request.run();
-        Weather weather = run.weather()
-                .make(
-                        run.plan().site().location(),
-                        run.start(),
-                        run.minutes(),
-                        run.weatherNumber(),
-                        files::weatherFile,
-                        () -> {});
-        return of(run.scenario(weather, files.profiles()), request.window());
+        return of(files.scenario(request.run()), request.window());
     }
 
     /** Runs a scenario and draws a window of it. */

@@ -5,6 +5,8 @@ import sparen.format.Profile;
 import sparen.format.WeatherFile;
 import sparen.quantity.Bounds;
 import sparen.quantity.InvalidQuantity;
+import sparen.simulation.Scenario;
+import sparen.sun.Weather;
 
 /**
  * What was measured for a site and taken in, by id: what its plan and its runs name.
@@ -32,5 +34,26 @@ public record SiteFiles(Map<String, Profile> profiles, Map<String, WeatherFile> 
             throw new InvalidQuantity("weather.file", "the weather file \"" + id + "\" is not at hand");
         }
         return found;
+    }
+
+    /**
+     * The weather of a run.
+     *
+     * @throws InvalidQuantity when it names a file that is not at hand
+     */
+    Weather weather(RunInputs run) {
+        return run.weather()
+                .make(
+                        run.plan().site().location(),
+                        run.start(),
+                        run.minutes(),
+                        run.weatherNumber(),
+                        this::weatherFile,
+                        () -> {});
+    }
+
+    /** A run as the engine takes it, with what was measured for the site. */
+    public Scenario scenario(RunInputs run) {
+        return run.scenario(weather(run), profiles);
     }
 }

@@ -289,6 +289,18 @@ public class AlongJourneyTest extends BrowserTest {
         button(page, "To the next switching").click();
         assertThat(page.getByText("Comfort loads opens").first()).isVisible();
 
+        // A season is run here too, kept, and looked into.
+        page = reopened(context, page, "/site/" + site + "/season");
+        assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Verdict of the simulated run")))
+                .isVisible();
+        assertThat(page.locator("#tape")).containsText("State of charge");
+        page.getByLabel("Events of").selectOption("of Charge controller");
+        Locator events = page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("Events"));
+        events.getByText("Charge controller stage").first().click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it came about"))
+                        .first())
+                .isVisible();
+
         page = reopened(context, page, "/site/" + site + "/handover/steps");
         button(page, "Begin visit 1").click();
         String battery = "Measure the battery, then close its fuse or switch.";

@@ -106,36 +106,33 @@ interface SummaryMapper {
             """)
     List<String> stale(@Param("engine") String engine);
 
-    /** The neediest first; of those that need as much by name. How much one needs is also what the page says in words. */
+    /**
+     * The neediest first; of those that need as much by name. How much one needs is also what the page says in words. What it goes by is
+     * kept at each site by the database (V22): only a day that has passed, and drafts, are looked at here.
+     */
     @Select(
             """
             with ranked as (
-              select s.id, lower(s.name) as sorted, least(s.upkeep, y.due) as upkeep, y.dangers, y.cautions, y.unsent, y.drifted,
-                exists (select 1 from draft d where d.site_id = s.id) as has_drafts,
+              select s.id, s.told, lower(s.name) as sorted, least(s.upkeep, s.due) as upkeep, f.has_drafts,
                 case
-                  when y.unreadable is not null or y.dangers > 0 then 3
-                  when y.site_id is null then 1
-                  when y.drifted > 0 or y.cautions > 0 or y.unsent > 0 or o.cut > 0 and o.cut_is_likely
-                    or least(s.upkeep, y.due) < #{today} then 2
-                  when o.cut > 0 or exists (select 1 from draft d where d.site_id = s.id) then 1
-                  else 0
+                  when s.need < 0 then 1
+                  else greatest(s.need, case when least(s.upkeep, s.due) < #{today} then 2 when f.has_drafts then 1 else 0 end)
                 end as rank
               from site s
-              left join site_summary y on y.site_id = s.id
-              left join outlook o on o.site_id = s.id
+              cross join lateral (select s.id in (select d.site_id from draft d) as has_drafts) f
               where #{id} in ('', s.id)
                 and (#{id} <> '' or s.state = case when #{archived} then 'ARCHIVED' else 'ACTIVE' end)
-                and position(#{search} in lower(s.name)) > 0
+                and (#{search} = '' or position(#{search} in lower(s.name)) > 0)
                 and """
                     + SEEN
                     + """
             ), page as (
               select id, sorted, rank, count(*) over () as total from ranked
               where case #{filter}
-                  when 'findings' then dangers + cautions > 0
+                  when 'findings' then told & 1 > 0
                   when 'drafts' then has_drafts
-                  when 'unsent' then unsent > 0
-                  when 'drifted' then drifted > 0
+                  when 'unsent' then told & 2 > 0
+                  when 'drifted' then told & 4 > 0
                   when 'upkeep' then upkeep <= #{today}
                   else true
                 end

@@ -1,8 +1,6 @@
 package sparen.app.season;
 
 import java.util.List;
-import java.util.function.Predicate;
-import java.util.stream.IntStream;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.MediaType;
@@ -18,14 +16,13 @@ import sparen.app.work.Work;
 import sparen.app.work.WorkService;
 import sparen.export.RunTables;
 import sparen.quantity.Bounds;
+import sparen.question.Linked;
+import sparen.question.RunEvents;
 import sparen.question.RunInputs;
 import sparen.question.RunPart;
 import sparen.question.RunView;
-import sparen.result.Event;
-import sparen.result.RunResult;
 import sparen.result.Window;
 import sparen.simulation.Simulation.Recorded;
-import sparen.study.Chain;
 
 /**
  * What is shown of a run that is over, and no more of it than is looked at: windows, events, chains, tables. Side is "after" for the
@@ -35,7 +32,6 @@ import sparen.study.Chain;
 class RunPartsController {
     private static final int MOST_BUCKETS = 4000;
     private static final int MOST_STEPS = 20_000;
-    private static final int MOST_EVENTS = 500;
     private static final MediaType CSV = MediaType.parseMediaType("text/csv;charset=UTF-8");
     private static final String AFTER = "after";
 
@@ -46,23 +42,6 @@ class RunPartsController {
         this.runs = runs;
         this.works = works;
     }
-
-    /**
-     * An event and its number in the run.
-     *
-     * @param index from 0, oldest first
-     */
-    record NumberedEvent(int index, Event event) {}
-
-    /**
-     * Some of a run's events.
-     *
-     * @param total how many there are of what was asked for
-     */
-    record Events(int total, List<NumberedEvent> events) {}
-
-    /** A link of a chain with its event; an event is absent where the link tells what days brought. */
-    record Linked(Chain.Link link, List<Event> event) {}
 
     /** A span of the tape of a run, in as many steps as asked for. */
     @GetMapping("/api/season/{siteId}/runs/{id}/view")
@@ -95,7 +74,7 @@ class RunPartsController {
     /** Events between two instants (s); of one subject where it is told. */
     @GetMapping("/api/season/{siteId}/runs/{id}/events")
     @Allowed(Role.OBSERVER)
-    Events events(
+    RunEvents events(
             @PathVariable String siteId,
             @PathVariable String id,
             @RequestParam(defaultValue = "before") String side,
@@ -104,22 +83,7 @@ class RunPartsController {
             @RequestParam(defaultValue = "") String subject,
             @RequestParam(defaultValue = "0") int skip,
             @RequestParam(defaultValue = "100") int most) {
-        Bounds.within("skip", skip, "events", 0, 1_000_000);
-        Bounds.within("most", most, "events", 1, MOST_EVENTS);
-        List<Event> all = recorded(siteId, id, side).result().events();
-        Predicate<Event> asked = event -> event.seconds() >= from
-                && event.seconds() <= to
-                && (subject.isEmpty() || event.subject().equals(subject));
-        int[] found = IntStream.range(0, all.size())
-                .filter(i -> asked.test(all.get(i)))
-                .toArray();
-        return new Events(
-                found.length,
-                IntStream.of(found)
-                        .skip(skip)
-                        .limit(most)
-                        .mapToObj(i -> new NumberedEvent(i, all.get(i)))
-                        .toList());
+        return RunEvents.of(recorded(siteId, id, side).result(), from, to, subject, skip, most);
     }
 
     /** How an event came about. */
@@ -130,13 +94,7 @@ class RunPartsController {
             @PathVariable String id,
             @PathVariable int index,
             @RequestParam(defaultValue = "before") String side) {
-        RunResult result = recorded(siteId, id, side).result();
-        Bounds.within("index", index, 0, result.events().size() - 1.0);
-        return Chain.of(result, index).stream()
-                .map(link -> new Linked(
-                        link,
-                        link.event() < 0 ? List.of() : List.of(result.events().get(link.event()))))
-                .toList();
+        return Linked.of(recorded(siteId, id, side).result(), index);
     }
 
     /**
