@@ -170,6 +170,7 @@ public class JobsTest extends BrowserTest {
         page.keyboard().press("Enter");
         page.keyboard().type("2");
         page.keyboard().press("Enter");
+        button(page, "To the next switching").click();
         assertThat(page.getByRole(AriaRole.REGION, new Page.GetByRoleOptions().setName("What happened")))
                 .containsText("its battery side opened under a live array");
         link(page, "Plan").click();
