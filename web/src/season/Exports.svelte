@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Plan } from '../lib/api/api';
+  import { isRunHere } from '../lib/along/local';
   import { FIELD } from '../lib/shell/fieldLook';
   import { partNames } from '../lib/shell/parts';
   import { savePicture, tapePicture } from '../lib/tape/picture';
@@ -37,19 +38,21 @@
 
 <p class="no-print flex flex-wrap items-center gap-x-5 px-4 text-sm md:px-6">
   <span class="text-soft">Take away</span>
-  <a class={LINK} href="{base}/events.csv" download>events (CSV)</a>
-  <a class={LINK} href="{base}/ledger.csv" download>ledger by day (CSV)</a>
-  <a
-    class={LINK}
-    href="{base}/trace.csv?from={shown.from}&to={shown.to}{step ? `&step=${step}` : ''}"
-    download>what is shown (CSV)</a
-  >
-  <label class="flex items-center gap-2"
-    >in steps of
-    <select class="{FIELD} text-sm" bind:value={step}>
-      {#each steps as [seconds, word] (seconds)}<option value={seconds}>{word}</option>{/each}
-    </select>
-  </label>
+  {#if !isRunHere(season.done?.work.id)}
+    <a class={LINK} href="{base}/events.csv" download>events (CSV)</a>
+    <a class={LINK} href="{base}/ledger.csv" download>ledger by day (CSV)</a>
+    <a
+      class={LINK}
+      href="{base}/trace.csv?from={shown.from}&to={shown.to}{step ? `&step=${step}` : ''}"
+      download>what is shown (CSV)</a
+    >
+    <label class="flex items-center gap-2"
+      >in steps of
+      <select class="{FIELD} text-sm" bind:value={step}>
+        {#each steps as [seconds, word] (seconds)}<option value={seconds}>{word}</option>{/each}
+      </select>
+    </label>
+  {/if}
   <button class={LINK} onclick={() => picture(false)}>picture (SVG)</button>
   <button class={LINK} onclick={() => picture(true)}>picture (PNG)</button>
   <button class={LINK} onclick={() => window.print()}>print</button>

@@ -29,13 +29,12 @@
   {#if editor.problem}<Trouble problem={editor.problem} retry={() => editor.load()} />{/if}
   {#if !plan}
     {#if !editor.problem}<p class="p-6 text-soft" role="status">Reading the plan</p>{/if}
-  {:else if gate.along?.offline}
+  {:else if gate.along?.offline && part !== 'tape'}
     <div class="px-4 py-6 md:px-6">
-      <p class="text-3xl leading-9 font-bold">Without a network the plan’s own tape runs, up to 30 days.</p>
+      <p class="text-3xl leading-9 font-bold">This is for the server.</p>
       <p class="mt-3">
-        It stands <a class="underline" href="#/site/{params.site}/plan">beside the outputs</a> and follows every
-        change. Longer runs, comparisons, years and until I am back are for the server: they go on where they were
-        when it is there again.
+        Without a network the <a class="underline" href="#/site/{params.site}/season">tape</a> is run in this browser.
+        Years and until I am back go on where they were when the server is there again.
       </p>
     </div>
   {:else if part === 'absence'}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { onMount, untrack } from 'svelte';
   import { router } from 'svelte-spa-router';
+  import { gate } from '../lib/along/gate.svelte';
   import type { Plan } from '../lib/api/api';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
@@ -37,21 +38,25 @@
   });
 </script>
 
-<label class="no-print flex min-w-0 items-center gap-2 text-sm">
-  with
-  <select
-    class="{FIELD} max-w-64"
-    aria-label="with"
-    value={second.chosen ?? ''}
-    onchange={(event) => {
-      const { value } = event.currentTarget;
-      second.choose(value === '' ? undefined : Number(value), season.asked.inputs(plan));
-    }}
-  >
-    <option value="">nothing beside it</option>
-    {#each choices as [number, says] (number)}<option value={number}>{says}</option>{/each}
-  </select>
-</label>
+{#if gate.along?.offline}
+  <p class="py-2 text-sm text-soft">Run and kept in this browser. What stands beside it is for the server.</p>
+{:else}
+  <label class="no-print flex min-w-0 items-center gap-2 text-sm">
+    with
+    <select
+      class="{FIELD} max-w-64"
+      aria-label="with"
+      value={second.chosen ?? ''}
+      onchange={(event) => {
+        const { value } = event.currentTarget;
+        second.choose(value === '' ? undefined : Number(value), season.asked.inputs(plan));
+      }}
+    >
+      <option value="">nothing beside it</option>
+      {#each choices as [number, says] (number)}<option value={number}>{says}</option>{/each}
+    </select>
+  </label>
+{/if}
 {#if second.chosen === OTHERWISE}
   <div class="w-full border-l-4 border-rule-strong pl-3">
     <ConditionsLine asked={second.asked} otherwise>

@@ -8,3 +8,11 @@ export const nextLocal = (parent: number) => (isLocal(parent) ? parent : LOCAL +
 
 /** A revision's number as a person reads it: the one it gets where nobody else saves before it is sent. */
 export const shownNumber = (revision: number) => (isLocal(revision) ? revision - LOCAL : revision);
+
+const HERE = 'here-';
+
+/** What a run is called that this browser makes and keeps. */
+export const runHere = () => HERE + crypto.randomUUID();
+
+/** Whether a run is kept in this browser, and unknown to the server. */
+export const isRunHere = (run: string | undefined) => run?.startsWith(HERE) ?? false;

@@ -1,5 +1,6 @@
 import type { RunInputs, RunSummary, WorkView } from '../api/api';
 import { instant } from '../sentence/quantity';
+import { isRunHere, runHere } from './local';
 import type { Server } from './server.svelte';
 import { json, problem, type AskCore } from './views';
 
@@ -37,8 +38,8 @@ export class RunsHere {
     server: Pick<Server, 'answer'>,
   ): Promise<Response> {
     const asked = request.clone();
-    const isOurs = [...this.begun.keys()].some((id) => path.includes(`/${id}`));
-    const response = isOurs ? undefined : await server.answer(request, false);
+    const [, run] = /\/(?:work|runs)\/([^/?]+)/.exec(path) ?? [];
+    const response = isRunHere(run) ? undefined : await server.answer(request, false);
     const answer = response ?? (await this.answer(asked, path, site));
     if (answer) return answer;
     throw new TypeError('not at hand without a network');
@@ -64,7 +65,7 @@ export class RunsHere {
   }
 
   private begin(site: string, request: RunInputs): Response {
-    const id = crypto.randomUUID();
+    const id = runHere();
     const work = { id, kind: 'run', state: 'RUNNING', progress: 0, before: 0 } as const;
     const about = { ...work, account: this.account(), createdAt: instant() };
     const one: Begun = { request, view: { work: about, message: '', days: [], yearsSoFar: [] } };
