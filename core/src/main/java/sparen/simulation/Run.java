@@ -167,8 +167,7 @@ final class Run {
 
     private double nextStop() {
         double stop = Math.min(end, now + settings.longestStepSeconds());
-        stop = Math.min(stop, circuit.dueSeconds());
-        stop = Math.min(stop, rulesDue);
+        stop = Math.min(stop, Math.min(circuit.dueSeconds(), rulesDue));
         stop = Math.min(stop, circuit.clock.nextDay());
         if (circuit.isDead() && deadUntil > now) {
             stop = Math.min(stop, deadUntil);
@@ -401,7 +400,9 @@ final class Run {
     }
 
     private void report(Event.Kind kind, String subject, List<Fact> facts) {
-        log.add(Event.of(now, kind, subject, facts, signals.values[Signal.BATTERY_VOLTS], circuit.batteries.charge()));
+        // Before the first instant there is nothing: it is told as it begins.
+        double volts = now > 0 ? signals.values[Signal.BATTERY_VOLTS] : circuit.batteryVolts();
+        log.add(Event.of(now, kind, subject, facts, volts, circuit.batteries.charge()));
     }
 
     private RunResult result(long steps) {

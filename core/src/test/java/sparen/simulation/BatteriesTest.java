@@ -91,6 +91,7 @@ public class BatteriesTest {
                 List.of(Change.CHARGE_PATH_OPENED, Change.DISCHARGE_PATH_OPENED, Change.DISCHARGE_PATH_CLOSED),
                 paths.toString());
         assertEquals(result.battery().pathOpenings(), 2);
+        assertEquals(paths.get(0).batteryVolts(), 52.4 - 95 * (0.004 + 0.001), 0.01, "at the first instant too");
         Fact why = paths.get(1).facts().get(1);
         assertEquals(why.change(), Change.DISCHARGE_CURRENT);
         assertEquals(
