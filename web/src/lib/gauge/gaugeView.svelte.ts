@@ -40,7 +40,7 @@ export class GaugeView {
   readonly height = $derived.by(() =>
     Math.max(
       this.shown().large ? 560 : 620,
-      40 + this.least * Math.max(this.falling.length, this.rising.length),
+      40 + this.least * Math.max(this.falling.length + this.labelled.length, this.rising.length),
     ),
   );
   readonly bottom = $derived(this.height - 20);
@@ -59,8 +59,20 @@ export class GaugeView {
   readonly high = $derived.by(
     () => this.held?.high ?? (this.shown().unit === '%' ? 100 : Math.max(...this.all) + this.span * 0.06),
   );
-  readonly fallingAt = $derived.by(() => this.spreadOf(this.falling));
-  readonly risingAt = $derived.by(() => this.spreadOf(this.rising));
+  readonly labelled = $derived.by(() => (this.shown().large ? this.walls : []));
+  /** Beside the names of the walls the levels that act when falling have theirs: all of one column. */
+  private readonly leftAt = $derived.by(() =>
+    this.spreadOf(
+      [
+        ...this.falling.map((peg) => this.y(peg.stands)),
+        ...this.labelled.map((wall) => this.y(wall.value) + (wall.lower ? 9 : -9)),
+      ],
+      this.labelled.length > 0 ? 12 : 0,
+    ),
+  );
+  readonly fallingAt = $derived.by(() => this.leftAt.slice(0, this.falling.length));
+  readonly labelAt = $derived.by(() => this.leftAt.slice(this.falling.length).map((y) => y + 4));
+  readonly risingAt = $derived.by(() => this.spreadOf(this.rising.map((peg) => this.y(peg.stands))));
   readonly step = $derived.by(() => (this.shown().unit === 'V' ? 0.1 : 1));
   private readonly bigStep = $derived.by(() => (this.shown().unit === 'V' ? 0.5 : 5));
   readonly most = $derived.by(() => ({ V: 1000, '%': 100, '°C': 90 })[this.shown().unit]);
@@ -70,15 +82,6 @@ export class GaugeView {
     const { gauge, ruler } = this.shown();
     return (ruler === 'cell' ? 1 : (gauge?.cellsOf12Volts ?? 6)) / (gauge?.cellsInSeries ?? 6);
   });
-  readonly labelled = $derived.by(() => (this.shown().large ? this.walls : []));
-  readonly labelAt = $derived.by(() =>
-    spread(
-      this.labelled.map((wall) => this.y(wall.value) + (wall.lower ? 13 : -5)),
-      15,
-      12,
-      this.height - 4,
-    ),
-  );
   /** The level under which the sag of a load is shown. */
   readonly shadowed = $derived(
     this.levels.pegs.find((peg) => peg.path === this.chosen && peg.acts === 'FALLING'),
@@ -88,13 +91,8 @@ export class GaugeView {
     return this.bottom - ((value - this.low) / (this.high - this.low)) * (this.bottom - TOP);
   }
 
-  private spreadOf(pegs: Peg[]): number[] {
-    return spread(
-      pegs.map((peg) => this.y(peg.stands)),
-      this.least,
-      TOP,
-      this.bottom,
-    );
+  private spreadOf(wanted: number[], beyond = 0): number[] {
+    return spread(wanted, this.least, TOP - beyond, this.bottom + beyond);
   }
 
   shape(peg: Peg, x: number): string {
