@@ -25,9 +25,9 @@
 
 <section class="px-4 pt-1 pb-3 md:px-6" aria-label="Verdict of the simulated run">
   <p class="text-[1.375rem] leading-8 font-bold text-balance md:text-[1.875rem] md:leading-10">
-    {#each run.verdict.slice(0, large) as one (one.says)}<span class={one.grave ? 'text-danger' : ''}
+    {#each run.verdict.slice(0, large) as one (one.says)}<span class="mr-2 {one.grave ? 'text-danger' : ''}"
         >{@render statement(one)}</span
-      >{' '}{/each}
+      ><wbr />{/each}
   </p>
   <p class="mt-1 text-soft">
     {#each run.verdict.slice(large) as one (one.says)}<span class="mr-1.5 inline-block"
