@@ -265,9 +265,13 @@ public class AcProgramTest {
         RunResult refused = fast.run(HOUR);
         assertEquals(changes(refused, Change.TRANSFERRED), List.of());
         assertEquals(changes(refused, Change.AC_REFUSED_HERTZ).size(), 1, "told once");
-        assertTrue(
-                changes(refused, Change.AC_REFUSED_HERTZ).get(0).reason().contains("53.0 Hz"),
-                changes(refused, Change.AC_REFUSED_HERTZ).get(0).reason());
+        assertEquals(
+                changes(refused, Change.AC_REFUSED_HERTZ).get(0).facts().stream()
+                        .filter(fact -> fact.change() == Change.AC_REFUSED_HERTZ)
+                        .flatMap(fact -> fact.numbers().stream())
+                        .map(number -> number.name() + " " + number.value() + " " + number.unit())
+                        .toList(),
+                List.of("limit 52.0 HERTZ", "read 53.0 HERTZ"));
         assertTrue(Checks.of(fast.plan(), Map.of(), refused).stream()
                 .anyMatch(one -> one.check().equals("SourceRefused")));
         House soft = onGenerator(52, 48);
