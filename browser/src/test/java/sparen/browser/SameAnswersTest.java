@@ -374,7 +374,19 @@ public class SameAnswersTest {
             if (chemistry != Chemistry.USER_TABLE) {
                 for (boolean all : new boolean[] {false, true}) {
                     StartRequest start = new StartRequest(
-                            new StartingPoint("Hut", place, 24, chemistry, 200, 900, all, all, all, all),
+                            new StartingPoint(
+                                    "Hut",
+                                    place,
+                                    24,
+                                    chemistry,
+                                    200,
+                                    900,
+                                    all,
+                                    all,
+                                    all,
+                                    all,
+                                    Optional.empty(),
+                                    Optional.empty()),
                             LocalDate.of(2026, 10, 5));
                     assertSame("START", start, NONE, start.started(), chemistry + " " + all);
                 }

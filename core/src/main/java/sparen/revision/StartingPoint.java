@@ -90,33 +90,6 @@ public record StartingPoint(
         }
     }
 
-    /** A site that stands. */
-    public StartingPoint(
-            String name,
-            Location location,
-            double nominalVolts,
-            Chemistry chemistry,
-            double capacityAmpereHours,
-            double arrayWatts,
-            boolean inverter,
-            boolean generator,
-            boolean feeder,
-            boolean surplusLoad) {
-        this(
-                name,
-                location,
-                nominalVolts,
-                chemistry,
-                capacityAmpereHours,
-                arrayWatts,
-                inverter,
-                generator,
-                feeder,
-                surplusLoad,
-                Optional.empty(),
-                Optional.empty());
-    }
-
     boolean isMobile() {
         return moves.orElse(false);
     }

@@ -90,36 +90,6 @@ public sealed interface AcSource {
             frequency = Bounds.orEmpty(frequency);
         }
 
-        /** One whose frequency nobody has looked at. */
-        public Generator(
-                String id,
-                String name,
-                double ratedWatts,
-                int legs,
-                double startSeconds,
-                double leastLoadFraction,
-                double coolDownSeconds,
-                double failureFraction,
-                double retrySeconds,
-                int mostTries,
-                double idleLitresPerHour,
-                double litresPerKilowattHour) {
-            this(
-                    id,
-                    name,
-                    ratedWatts,
-                    legs,
-                    startSeconds,
-                    leastLoadFraction,
-                    coolDownSeconds,
-                    failureFraction,
-                    retrySeconds,
-                    mostTries,
-                    idleLitresPerHour,
-                    litresPerKilowattHour,
-                    Optional.empty());
-        }
-
         @Override
         public double hertzUnder(double watts) {
             return frequency.map(one -> one.under(watts / ratedWatts)).orElse(Double.NaN);

@@ -150,7 +150,9 @@ public class LiveBenchTest {
                         false,
                         false,
                         false,
-                        false)
+                        false,
+                        Optional.empty(),
+                        Optional.empty())
                 .plan();
         Turn cold = new Turn(700, "air_celsius", -5, 0);
         assertTrue(stops(plan, 690, cold).isEmpty(), "not before");

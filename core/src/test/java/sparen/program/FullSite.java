@@ -107,7 +107,8 @@ public final class FullSite {
                 List.of(new BatteryMonitor("monitor", "monitor", 400, 0.9, 0, 0, 1, 10, 28, 8, 60, List.of())),
                 List.of(),
                 Optional.of(inverter),
-                List.of(new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35)),
+                List.of(new AcSource.Generator(
+                        "generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35, Optional.empty())),
                 List.of(),
                 List.of(),
                 List.of(),

@@ -6,6 +6,7 @@ import static org.testng.Assert.expectThrows;
 
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import org.testng.annotations.Test;
 import sparen.check.Checks;
 import sparen.check.Severity;
@@ -44,7 +45,9 @@ public class StartingPointTest {
                             inverter,
                             generator,
                             feeder,
-                            (what & 4) > 0);
+                            (what & 4) > 0,
+                            Optional.empty(),
+                            Optional.empty());
                     Plan plan = start.plan();
                     assertEquals(
                             Checks.of(plan, Map.of()).stream()
@@ -61,7 +64,18 @@ public class StartingPointTest {
     @Test
     public void itRunsAFortnightAndProtectsTheBattery() {
         Plan plan = new StartingPoint(
-                        "new", PLACE, 24, Chemistry.LITHIUM_IRON_PHOSPHATE, 200, 400, true, false, false, true)
+                        "new",
+                        PLACE,
+                        24,
+                        Chemistry.LITHIUM_IRON_PHOSPHATE,
+                        200,
+                        400,
+                        true,
+                        false,
+                        false,
+                        true,
+                        Optional.empty(),
+                        Optional.empty())
                 .plan();
         RunResult run = run(plan, 14);
         assertTrue(Math.abs(run.ledger().closingError()) < 1e-6);
@@ -89,7 +103,20 @@ public class StartingPointTest {
     @Test
     public void aBankThatAcFloatsStaysFull() {
         for (Chemistry chemistry : List.of(Chemistry.AGM, Chemistry.GEL, Chemistry.FLOODED)) {
-            Plan plan = new StartingPoint("new", PLACE, 48, chemistry, 200, 0, true, false, true, false).plan();
+            Plan plan = new StartingPoint(
+                            "new",
+                            PLACE,
+                            48,
+                            chemistry,
+                            200,
+                            0,
+                            true,
+                            false,
+                            true,
+                            false,
+                            Optional.empty(),
+                            Optional.empty())
+                    .plan();
             RunResult run = run(plan, 40);
             assertTrue(run.endStateOfCharge() > 0.99, chemistry + " at " + run.endStateOfCharge());
         }
@@ -101,14 +128,36 @@ public class StartingPointTest {
                 expectThrows(
                                 InvalidQuantity.class,
                                 () -> new StartingPoint(
-                                        "x", PLACE, 13, Chemistry.GEL, 100, 100, false, false, false, false))
+                                        "x",
+                                        PLACE,
+                                        13,
+                                        Chemistry.GEL,
+                                        100,
+                                        100,
+                                        false,
+                                        false,
+                                        false,
+                                        false,
+                                        Optional.empty(),
+                                        Optional.empty()))
                         .field(),
                 "nominalVolts");
         assertEquals(
                 expectThrows(
                                 InvalidQuantity.class,
                                 () -> new StartingPoint(
-                                        "x", PLACE, 12, Chemistry.GEL, 100, 100, false, true, false, false))
+                                        "x",
+                                        PLACE,
+                                        12,
+                                        Chemistry.GEL,
+                                        100,
+                                        100,
+                                        false,
+                                        true,
+                                        false,
+                                        false,
+                                        Optional.empty(),
+                                        Optional.empty()))
                         .field(),
                 "generator");
     }

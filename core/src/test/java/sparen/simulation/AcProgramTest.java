@@ -243,7 +243,8 @@ public class AcProgramTest {
         House house = house(3000, false, program(SourcePriority.AC_FIRST, ChargePriority.SUN_ONLY));
         house.acSources.set(
                 0,
-                new AcSource.Generator("generator", "generator", 4000, 1, 10, 0.3, 0, 0, 30, 3, 0.3, 0.35)
+                new AcSource.Generator(
+                                "generator", "generator", 4000, 1, 10, 0.3, 0, 0, 30, 3, 0.3, 0.35, Optional.empty())
                         .withFrequency(Optional.of(new AcSource.Frequency(noLoad, loaded))));
         house.output("call", null, null, "generator");
         house.inverter = house.inverter.map(one -> one.withTransfer(Optional.of(new Inverter.Transfer(
@@ -427,7 +428,9 @@ public class AcProgramTest {
         House house = house(100, false, program(SourcePriority.NEVER_AC, ChargePriority.SUN_ONLY))
                 .load("pump", "generator", new Consumption.ConstantPower(1000));
         house.acSources.set(
-                0, new AcSource.Generator("generator", "generator", 4000, 1, 10, 0.1, 0, 0, 30, 3, 0.4, 0.35));
+                0,
+                new AcSource.Generator(
+                        "generator", "generator", 4000, 1, 10, 0.1, 0, 0, 30, 3, 0.4, 0.35, Optional.empty()));
         house.output("call", new RemoteRequest("start", 7200), null, "generator");
         house.requests = List.of(new Request("start", 1200, 2400));
         RunResult result = house.run(HOUR);

@@ -37,7 +37,8 @@ public class AcSideTest {
     }
 
     private static AcSource.Generator generator(double failures, int tries) {
-        return new AcSource.Generator("gen", "generator", 4000, 1, 10, 0.3, 120, failures, 45, tries, 0.5, 0.3);
+        return new AcSource.Generator(
+                "gen", "generator", 4000, 1, 10, 0.3, 120, failures, 45, tries, 0.5, 0.3, Optional.empty());
     }
 
     private static AcProgram program(double amperes, AcProgram.SourcePriority source, List<AcWindow> windows) {

@@ -37,7 +37,20 @@ public class EveryRuleRunsTest {
     private static final double SECONDS = 3 * 86_400.0;
 
     private static Plan site(Chemistry chemistry) {
-        return new StartingPoint("new", PLACE, 24, chemistry, 150, 900, true, true, false, true).plan();
+        return new StartingPoint(
+                        "new",
+                        PLACE,
+                        24,
+                        chemistry,
+                        150,
+                        900,
+                        true,
+                        true,
+                        false,
+                        true,
+                        Optional.empty(),
+                        Optional.empty())
+                .plan();
     }
 
     @DataProvider

@@ -193,7 +193,19 @@ public class RandomSitesTest {
         house.charging = charging;
         if (random.nextBoolean()) {
             house.acSources.add(new AcSource.Generator(
-                    "gen", "generator", 3000, 1 + random.nextInt(2), 8, 0.3, 60, 0.2, 30, 3, 0.4, 0.3));
+                    "gen",
+                    "generator",
+                    3000,
+                    1 + random.nextInt(2),
+                    8,
+                    0.3,
+                    60,
+                    0.2,
+                    30,
+                    3,
+                    0.4,
+                    0.3,
+                    Optional.empty()));
         }
         if (random.nextBoolean()) {
             house.acSources.add(new AcSource.Feeder(

@@ -301,7 +301,8 @@ public class RulesTest {
     }
 
     private static AcSource.Generator generator() {
-        return new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35);
+        return new AcSource.Generator(
+                "generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35, Optional.empty());
     }
 
     /** Called by load and for exercise though the battery is full; quiet hours let it go. */

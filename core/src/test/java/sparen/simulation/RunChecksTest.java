@@ -170,8 +170,8 @@ public class RunChecksTest {
     private static House called(double leastSeconds) {
         House house = new House().withInverter(3000).monitor(0.25);
         house.startCharge = 0.25;
-        house.acSources.add(
-                new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35));
+        house.acSources.add(new AcSource.Generator(
+                "generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35, Optional.empty()));
         house.output(
                 "call",
                 new GeneratorStart("monitor", 30, 60, 95, 60, leastSeconds, 2, 8, List.of()),
@@ -192,8 +192,8 @@ public class RunChecksTest {
             house.charging = List.of(new ChargeProgram("inverter", 57, 1800, 55, 51, 60)
                     .withDetails(Optional.of(ChargeDetails.NONE.withEqualization(Optional.of(
                             new ChargeDetails.Equalization(58, 4 * 3600, 7, 10 * 3600, Optional.of(30.0)))))));
-            house.acSources.add(
-                    new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35));
+            house.acSources.add(new AcSource.Generator(
+                    "generator", "generator", 3000, 1, 20, 0.3, 60, 0, 30, 3, 0.3, 0.35, Optional.empty()));
             GeneratorStart start = new GeneratorStart(
                     "monitor",
                     96,
@@ -220,8 +220,8 @@ public class RunChecksTest {
                 house.charging.get(0), new House().sun("mppt", 1).charging.get(0));
         house.output("side", new ClockSchedule(List.of(DailySpan.daily(0, 12))), null, "mppt")
                 .last(output -> output.withSide(Optional.of(Output.Side.BATTERY)));
-        house.acSources.add(
-                new AcSource.Generator("generator", "generator", 3000, 1, 20, 0.3, 60, 1, 30, 3, 0.3, 0.35));
+        house.acSources.add(new AcSource.Generator(
+                "generator", "generator", 3000, 1, 20, 0.3, 60, 1, 30, 3, 0.3, 0.35, Optional.empty()));
         house.output("call", new ClockSchedule(List.of(DailySpan.daily(8, 9))), null, "generator");
         assertEquals(shown(house, DAY), List.of("HazardHappened", "GeneratorGaveUp", "ChargingStopped"));
     }
