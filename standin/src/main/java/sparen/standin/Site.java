@@ -119,7 +119,7 @@ public final class Site implements AutoCloseable {
 
     @Override
     public void close() throws IOException {
-        try {
+        try (model) {
             server.stop();
         } catch (ExecutionException failed) {
             throw new IOException(failed.getCause());

@@ -5,7 +5,9 @@ import java.time.Duration;
 import java.time.Instant;
 import java.util.Map;
 import java.util.TreeMap;
-import java.util.TreeSet;
+import java.util.concurrent.ExecutorService;
+import java.util.concurrent.Executors;
+import java.util.concurrent.atomic.AtomicReference;
 import sparen.program.Plan;
 import sparen.quantity.InvalidQuantity;
 import sparen.result.OutputFigures;
@@ -19,19 +21,20 @@ import sparen.sun.WeatherGenerator;
 
 /**
  * The site that the devices stand at, in accelerated time: a run of what is stored in them, played back minute by minute. When something
- * else is stored it goes on from the charge there is; timers and contacts begin anew then.
+ * else is stored it goes on from the charge there is, as soon as that run is there; timers and contacts begin anew then.
  */
-final class SiteModel {
+final class SiteModel implements AutoCloseable {
     private static final int DAYS = 3;
     private static final int MINUTES = DAYS * 24 * 60;
 
     private final Clock clock;
     private final double times;
-    private Plan plan;
-    private Instant began;
-    private Instant begins;
-    private Trace trace;
-    private Map<String, double[]> closed = Map.of();
+    /** One after the other, and beside the answers: a device says that it has saved and lets nobody wait for the weather. */
+    private final ExecutorService ahead = Executors.newSingleThreadExecutor();
+
+    private volatile Run run;
+    /** A run that was played to its end and for which the next is being made. */
+    private final AtomicReference<Run> ended = new AtomicReference<>();
 
     /**
      * What can be measured at one moment.
@@ -46,49 +49,66 @@ final class SiteModel {
             double loadWatts,
             Map<String, Boolean> closed) {}
 
+    /**
+     * A run that is played back.
+     *
+     * @param began when by the clock
+     * @param begins when at the site
+     * @param closed share of each minute, by output
+     */
+    private record Run(Plan plan, Instant began, Instant begins, Trace trace, Map<String, double[]> closed) {}
+
     /** @param times how much faster its time goes */
     SiteModel(Plan plan, Clock clock, double times) {
         this.clock = clock;
         this.times = times;
-        this.plan = plan;
-        run(clock.instant(), plan.site().battery().startStateOfCharge());
+        run = run(plan, clock.instant(), plan.site().battery().startStateOfCharge());
     }
 
     /** Goes on with what is stored in its devices now. */
-    synchronized void program(Plan stored) {
-        double charge = now().stateOfCharge();
-        Instant instant = instant();
-        Plan before = plan;
-        plan = stored;
-        try {
-            run(instant, charge);
-        } catch (InvalidQuantity impossible) {
-            // A device can hold what no plan may; its site goes on as it was.
-            plan = before;
-            run(instant, charge);
-        }
+    void program(Plan stored) {
+        ahead.execute(() -> {
+            try {
+                run = run(stored, instant(), now().stateOfCharge());
+            } catch (InvalidQuantity impossible) {
+                // A device can hold what no plan may.
+                System.out.println("the site goes on as it was: " + impossible.getMessage());
+            }
+        });
+    }
+
+    @Override
+    public void close() {
+        ahead.shutdownNow();
     }
 
     /** Time at the site. */
-    synchronized Instant instant() {
-        double seconds = Duration.between(began, clock.instant()).toMillis() / 1000.0 * times;
-        return begins.plusSeconds((long) seconds);
+    Instant instant() {
+        return instant(run);
+    }
+
+    private Instant instant(Run of) {
+        double seconds = Duration.between(of.began(), clock.instant()).toMillis() / 1000.0 * times;
+        return of.begins().plusSeconds((long) seconds);
     }
 
     /** What there is now. */
-    synchronized Moment now() {
-        int minute = (int) Duration.between(begins, instant()).toMinutes();
-        if (minute >= MINUTES) {
-            run(instant(), trace.lowStateOfCharge()[MINUTES - 1]);
-            minute = 0;
+    Moment now() {
+        Run played = run;
+        long minute = Duration.between(played.begins(), instant(played)).toMinutes();
+        if (minute >= MINUTES && ended.getAndSet(played) != played) {
+            program(played.plan());
         }
+        return moment(played, (int) Math.min(minute, MINUTES - 1));
+    }
+
+    private static Moment moment(Run played, int minute) {
+        Trace trace = played.trace();
         double volts = trace.lowBatteryVolts()[minute];
         double into = trace.toBatteryWatts()[minute] - trace.fromBatteryWatts()[minute];
         double used = trace.usedWatts()[minute] + trace.divertedWatts()[minute];
         Map<String, Boolean> contacts = new TreeMap<>();
-        for (String output : new TreeSet<>(closed.keySet())) {
-            contacts.put(output, closed.get(output)[minute] > 0.5);
-        }
+        played.closed().forEach((output, closed) -> contacts.put(output, closed[minute] > 0.5));
         return new Moment(
                 volts,
                 into / volts,
@@ -98,7 +118,7 @@ final class SiteModel {
                 contacts);
     }
 
-    private void run(Instant from, double charge) {
+    private Run run(Plan plan, Instant from, double charge) {
         Plan started =
                 plan.withSite(plan.site().withBattery(plan.site().battery().withStartStateOfCharge(charge)));
         Scenario scenario = new Scenario(
@@ -115,12 +135,10 @@ final class SiteModel {
         Prepared prepared = Simulation.prepare(scenario);
         Simulation.Recorded recorded = prepared.record(Simulation.Watch.NONE);
         Window whole = new Window(0, MINUTES * 60.0, MINUTES);
-        trace = recorded.recording().trace(whole);
-        closed = new TreeMap<>();
+        Map<String, double[]> closed = new TreeMap<>();
         for (OutputFigures output : recorded.result().outputs()) {
             closed.put(output.output(), output.closedShares(whole, MINUTES * 60.0));
         }
-        began = clock.instant();
-        begins = from;
+        return new Run(plan, clock.instant(), from, recorded.recording().trace(whole), closed);
     }
 }
