@@ -209,6 +209,9 @@ public class AccountsApiTest extends OverHttp {
         HttpResponse<String> confirmed = liv.post(
                 "/api/account/second-factor/confirm", JSON.createObjectNode().put("code", first));
         assertEquals(confirmed.statusCode(), 200, confirmed.body());
+        String kept = "select second_factor from account where name = 'liv'";
+        assertFalse(
+                TestDatabase.shared().ask(kept).toString().contains(secret), "who reads the database makes no codes");
         assertEquals(
                 json(new Browser().signIn("liv", "havorn-demo")).get("type").asString(),
                 "urn:sparen:problem:code-wanted");
@@ -233,6 +236,11 @@ public class AccountsApiTest extends OverHttp {
         String old = json(confirmed).at("/codes/4").asString();
         assertEquals(signIn(new Browser(), "liv", old).statusCode(), 401, "others hold now");
         assertEquals(signIn(new Browser(), "liv", other).statusCode(), 200);
+        // As in a restored database beside which another key lies.
+        TestDatabase.shared().ask("update account set second_factor = 'sealed:' || repeat('A', 88) where name = 'liv'");
+        HttpResponse<String> noKey = signIn(new Browser(), "liv", "123456");
+        assertEquals(noKey.statusCode(), 503);
+        assertTrue(noKey.body().contains("A recovery code lets you in"), noKey.body());
         Browser signe = signedIn("signe");
         assertEquals(
                 signe.send("DELETE", "/api/accounts/liv/second-factor", "application/json", "")

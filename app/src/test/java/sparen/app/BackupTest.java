@@ -55,9 +55,14 @@ public class BackupTest {
             into.start();
             assertEquals(into.ask(REVISIONS), revisions);
             assertEquals(into.ask("select count(*) from account"), List.of("3"));
+            into.ask("update account set second_factor = 'GEZDGNBVGY3TQOJQGEZDGNBVGY3TQOJQ' where name = 'liv'");
             try (ConfigurableApplicationContext again = application(into)) {
                 assertTrue(again.isRunning());
             }
+            assertEquals(
+                    into.ask("select left(second_factor, 7) from account where name = 'liv'"),
+                    List.of("sealed:"),
+                    "kept before there were seals");
             assertEquals(into.ask(REVISIONS), revisions, "and the application goes on with it");
         } finally {
             from.stop();

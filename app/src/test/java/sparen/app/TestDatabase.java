@@ -81,7 +81,9 @@ public final class TestDatabase {
                 "sparen.database.password",
                 secret("secrets/sparen.database.password"),
                 "sparen.database.owner-password",
-                secret("secrets/sparen.database.owner-password"));
+                secret("secrets/sparen.database.owner-password"),
+                "sparen.second-factor.key",
+                secret("secrets/sparen.second-factor.key"));
     }
 
     /** The same as arguments of an application, behind some. */

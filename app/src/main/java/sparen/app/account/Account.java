@@ -12,7 +12,7 @@ import sparen.app.right.Role;
  * @param writesToDevices whether they may also write to devices
  * @param active whether they may sign in at all
  * @param epoch goes up with whatever ends their sessions
- * @param secondFactor secret of their second factor, base 32; null for none
+ * @param secondFactor secret of their second factor, base 32, sealed ({@link Seal}); null for none
  */
 record Account(
         String name,

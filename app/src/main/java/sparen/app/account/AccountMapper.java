@@ -50,6 +50,10 @@ interface AccountMapper {
             """)
     int setSecondFactor(String name, String secret, boolean endsSessions);
 
+    /** Keeps it sealed, if it is still what it was. */
+    @Update("update account set second_factor = #{sealed} where name = #{name} and second_factor = #{open}")
+    void sealSecondFactor(String name, String open, String sealed);
+
     /** Takes a step of time as used; 0 where it was already, or a later one. */
     @Update("update account set second_factor_step = #{step} where name = #{name} and second_factor_step < #{step}")
     int useStep(String name, long step);

@@ -120,8 +120,9 @@ class OwnAccountController {
     @PostMapping("/second-factor")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     PendingSecondFactor beginSecondFactor(Authentication who, HttpSession session) {
-        String secret = SecondFactor.secret();
-        session.setAttribute(PENDING, secret);
+        String pending = secondFactor.make();
+        session.setAttribute(PENDING, pending);
+        String secret = secondFactor.told(pending);
         return new PendingSecondFactor(
                 secret, SecondFactor.address(organisation.get().name(), who.getName(), secret));
     }
@@ -130,13 +131,13 @@ class OwnAccountController {
     @PostMapping("/second-factor/confirm")
     @Allowed(value = Role.OBSERVER, bySession = true, beforeSecondFactor = true)
     RecoveryCodes confirmSecondFactor(@RequestBody ShownCode wanted, Authentication who, HttpSession session) {
-        if (!(session.getAttribute(PENDING) instanceof String secret)) {
+        if (!(session.getAttribute(PENDING) instanceof String pending)) {
             throw new Refusal(HttpStatus.CONFLICT, "not-begun", "Begin to set up the second factor first.", Map.of());
         }
-        if (!secondFactor.accepts(who.getName(), secret, wanted.code())) {
+        if (!secondFactor.accepts(who.getName(), pending, wanted.code())) {
             throw new InvalidQuantity("code", "is not what the authenticator shows now; is its clock right?");
         }
-        accounts.setSecondFactor(who.getName(), secret);
+        accounts.setSecondFactor(who.getName(), pending);
         session.removeAttribute(PENDING);
         return new RecoveryCodes(secondFactor.recoveryCodes(who.getName()));
     }

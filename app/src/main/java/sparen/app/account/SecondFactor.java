@@ -13,6 +13,10 @@ import java.util.regex.Pattern;
 import java.util.stream.Stream;
 import javax.crypto.spec.SecretKeySpec;
 import org.apache.commons.codec.binary.Base32;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import sparen.quantity.InvalidQuantity;
@@ -22,6 +26,7 @@ import sparen.quantity.InvalidQuantity;
  */
 @Service
 class SecondFactor {
+    private static final Logger LOG = LoggerFactory.getLogger(SecondFactor.class);
     private static final int SECRET_BYTES = 20;
     private static final int RECOVERY_CODES = 10;
     /** 60 bits: nobody guesses one, so its hash needs no salt. */
@@ -33,18 +38,48 @@ class SecondFactor {
 
     private final TimeBasedOneTimePasswordGenerator generator = new TimeBasedOneTimePasswordGenerator();
     private final AccountMapper mapper;
+    private final Seal seal;
     private final Clock clock;
 
-    SecondFactor(AccountMapper mapper, Clock clock) {
+    SecondFactor(AccountMapper mapper, Seal seal, Clock clock) {
         this.mapper = mapper;
+        this.seal = seal;
         this.clock = clock;
     }
 
+    /** Seals what was kept before there were seals. */
+    @EventListener(ApplicationReadyEvent.class)
+    void sealAll() {
+        List<Account> open = mapper.list().stream()
+                .filter(account -> account.secondFactor() != null && !Seal.isSealed(account.secondFactor()))
+                .toList();
+        if (!open.isEmpty() && !seal.hasKey()) {
+            LOG.warn("secrets of second factors lie open in the database: there is no sparen.second-factor.key");
+            return;
+        }
+        open.forEach(account ->
+                mapper.sealSecondFactor(account.name(), account.secondFactor(), seal.close(account.secondFactor())));
+    }
+
     /** A new secret, base 32. */
-    static String secret() {
+    private static String secret() {
         byte[] secret = new byte[SECRET_BYTES];
         RANDOM.nextBytes(secret);
         return new Base32().encodeToString(secret);
+    }
+
+    /**
+     * A new one, as it is kept.
+     *
+     * @throws sparen.app.web.Refusal without a key
+     */
+    String make() {
+        return seal.close(secret());
+    }
+
+    /** The secret itself, base 32, to be told to its owner once. */
+    String told(String kept) {
+        return seal.open(kept);
     }
 
     /** What an authenticator reads (the key URI format in common use; no standard). */
@@ -58,10 +93,11 @@ class SecondFactor {
     }
 
     /** Takes a code for an account: of this step of time, the one before or the one after, or written down, and none that was used. */
-    boolean accepts(String account, String secret, String code) {
+    boolean accepts(String account, String kept, String code) {
         if (RECOVERY_CODE.matcher(code).matches()) {
             return mapper.useRecoveryCode(account, Secrets.hash(code)) == 1;
         }
+        String secret = seal.open(kept);
         long now = clock.instant().getEpochSecond() / generator.getTimeStep().toSeconds();
         for (long step = now - 1; step <= now + 1; step++) {
             if (code(secret, step).equals(code)) {
