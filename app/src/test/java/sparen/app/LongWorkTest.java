@@ -176,6 +176,11 @@ public class LongWorkTest extends OverHttp {
         JsonNode begun = begin("hallgrund/comparisons", both);
         JsonNode compared =
                 until("hallgrund", begun, view -> state(view).equals("DONE")).get("comparison");
+        assertEquals(
+                one("select count(*) from work_part where work_id = '"
+                        + begun.at("/work/id").asString() + "'"),
+                "2",
+                "any node can do the second side");
         assertTrue(
                 compared.at("/comparison/changed").size() > 0,
                 compared.at("/comparison").toString());

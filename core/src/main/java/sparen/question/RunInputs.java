@@ -86,7 +86,7 @@ public record RunInputs(
     public Scenario scenario(Weather weathers, Map<String, Profile> profiles) {
         Circumstances other = circumstances.orElse(Circumstances.AS_TOLD);
         return new Scenario(
-                other.on(plan),
+                planAsRun(),
                 start(),
                 seconds(),
                 weathers,
@@ -94,5 +94,10 @@ public record RunInputs(
                 weatherNumber,
                 List.of(),
                 other.requests(start(), plan.site().location().zone()));
+    }
+
+    /** The plan under the circumstances it is run under. */
+    public Plan planAsRun() {
+        return circumstances.orElse(Circumstances.AS_TOLD).on(plan);
     }
 }

@@ -8,6 +8,7 @@ import java.util.stream.Collectors;
 import sparen.program.Output;
 import sparen.program.Plan;
 import sparen.quantity.Standard;
+import sparen.result.BatteryFigures;
 import sparen.result.FeederFigures;
 import sparen.result.GeneratorFigures;
 import sparen.result.Ledger;
@@ -69,8 +70,37 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         EITHER
     }
 
+    /**
+     * What is compared of one run: little enough to be kept and to come from another machine.
+     *
+     * @param lowestStateOfCharge and when it was (fraction, s)
+     * @param lowestBatteryVolts and when it was (V, s)
+     */
+    public record Side(
+            RunResult.Lowest lowestStateOfCharge,
+            RunResult.Lowest lowestBatteryVolts,
+            Ledger ledger,
+            List<OutputFigures> outputs,
+            BatteryFigures battery,
+            List<GeneratorFigures> generators,
+            List<FeederFigures> feeders) {
+        /** That of a run. */
+        public static Side of(RunResult run) {
+            return new Side(
+                    run.lowestStateOfCharge(),
+                    run.lowestBatteryVolts(),
+                    run.ledger(),
+                    run.outputs().stream()
+                            .map(output -> output.withChangeSeconds(new double[0]))
+                            .toList(),
+                    run.battery(),
+                    run.generators(),
+                    run.feeders());
+        }
+    }
+
     /** Compares two runs. */
-    public static Comparison of(Plan before, RunResult first, Plan after, RunResult second) {
+    public static Comparison of(Plan before, Side first, Plan after, Side second) {
         List<Figure> figures = new ArrayList<>();
         figures.add(new Figure(
                 "Lowest state of charge",
@@ -141,7 +171,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
     }
 
     /** What each price band cost in both, where both have the same bands. */
-    private static void addBands(List<Figure> figures, RunResult first, RunResult second) {
+    private static void addBands(List<Figure> figures, Side first, Side second) {
         for (FeederFigures before : first.feeders()) {
             second.feeders().stream()
                     .filter(after -> after.feeder().equals(before.feeder()))
@@ -158,7 +188,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         return ledger.curtailedJoules() + ledger.clippedJoules();
     }
 
-    private static void addGenerators(List<Figure> figures, RunResult first, RunResult second) {
+    private static void addGenerators(List<Figure> figures, Side first, Side second) {
         if (first.generators().isEmpty() && second.generators().isEmpty()) {
             return;
         }
@@ -167,22 +197,22 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
         figures.add(new Figure("Fuel", "l", litres(first), litres(second), 0.5, Wanted.LESS));
     }
 
-    private static double hours(RunResult run) {
+    private static double hours(Side run) {
         return run.generators().stream()
                         .mapToDouble(GeneratorFigures::runSeconds)
                         .sum()
                 / Standard.HOUR;
     }
 
-    private static double starts(RunResult run) {
+    private static double starts(Side run) {
         return run.generators().stream().mapToInt(GeneratorFigures::starts).sum();
     }
 
-    private static double litres(RunResult run) {
+    private static double litres(Side run) {
         return run.generators().stream().mapToDouble(GeneratorFigures::litres).sum();
     }
 
-    private static void addOutputs(List<Figure> figures, Plan before, RunResult first, Plan after, RunResult second) {
+    private static void addOutputs(List<Figure> figures, Plan before, Side first, Plan after, Side second) {
         Map<String, OutputFigures> then =
                 first.outputs().stream().collect(Collectors.toMap(OutputFigures::output, one -> one));
         Map<String, String> names =

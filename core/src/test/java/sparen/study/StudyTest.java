@@ -202,8 +202,8 @@ public class StudyTest {
         Plan before = plan();
         Plan after = Fields.withAt(before, "program/outputs/heater/protection/lvdVolts", 24.0);
         after = Fields.withAt(after, "program/outputs/heater/protection/lvrVolts", 24.4);
-        RunResult first = run(before, 4);
-        RunResult second = run(after, 4);
+        Comparison.Side first = Comparison.Side.of(run(before, 4));
+        Comparison.Side second = Comparison.Side.of(run(after, 4));
         Comparison same = Comparison.of(before, first, before, first);
         assertTrue(same.changed().isEmpty() && same.did().isEmpty(), same.toString());
         Comparison told = Comparison.of(before, first, after, second);

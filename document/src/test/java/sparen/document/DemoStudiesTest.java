@@ -136,9 +136,9 @@ public class DemoStudiesTest {
         Plan now = plan(name);
         Comparison told = Comparison.of(
                 found,
-                Simulation.run(scenario(found, "2026-10-05", 10, 1), new Window(0, 1, 1)),
+                Comparison.Side.of(Simulation.run(scenario(found, "2026-10-05", 10, 1), new Window(0, 1, 1))),
                 now,
-                Simulation.run(scenario(now, "2026-10-05", 10, 1), new Window(0, 1, 1)));
+                Comparison.Side.of(Simulation.run(scenario(now, "2026-10-05", 10, 1), new Window(0, 1, 1))));
         assertTrue(!told.changed().isEmpty());
         told.figures().forEach(figure -> {
             assertTrue(Double.isFinite(figure.before()) && Double.isFinite(figure.after()), figure.toString());

@@ -1,5 +1,6 @@
 package sparen.app.season;
 
+import java.util.List;
 import org.springframework.stereotype.Component;
 import sparen.app.work.Work;
 import sparen.app.work.WorkKind;
@@ -12,10 +13,11 @@ import sparen.simulation.Simulation.Recorded;
 import sparen.study.Comparison;
 import tools.jackson.databind.json.JsonMapper;
 
-/** Two runs side by side. */
+/** Two runs side by side, each a part: two nodes do them at once. */
 @Component
 class ComparisonWork implements WorkKind {
     static final String NAME = "comparison";
+    private static final int SIDES = 2;
 
     private final Runs runs;
     private final JsonMapper json;
@@ -51,18 +53,39 @@ class ComparisonWork implements WorkKind {
         return NAME;
     }
 
+    /** What came of one side. */
+    record SideDone(RunSummary run, Comparison.Side side) {}
+
+    @Override
+    public int parts(Work work) {
+        return SIDES;
+    }
+
     @Override
     public Object part(Work work, int part, WorkReport report) {
-        ComparisonRequest request = json.readValue(work.request(), ComparisonRequest.class);
-        Scenario first = runs.scenario(work.siteId(), request.before(), report);
-        Scenario second = runs.scenario(work.siteId(), request.after(), report);
-        Recorded before = runs.run(
-                key(work, false), first, (seconds, days) -> report.stops(seconds / first.durationSeconds() / 2));
-        Recorded after = runs.run(
-                key(work, true), second, (seconds, days) -> report.stops((1 + seconds / second.durationSeconds()) / 2));
+        boolean second = part == SIDES - 1;
+        Scenario scenario = runs.scenario(work.siteId(), request(work).side(second), report);
+        Recorded made = runs.run(
+                key(work, second), scenario, (seconds, days) -> report.stops(seconds / scenario.durationSeconds()));
+        return new SideDone(RunSummary.of(scenario, made.result()), Comparison.Side.of(made.result()));
+    }
+
+    @Override
+    public Object whole(Work work, List<String> parts, WorkReport report) {
+        ComparisonRequest request = request(work);
+        SideDone before = json.readValue(parts.get(0), SideDone.class);
+        SideDone after = json.readValue(parts.get(1), SideDone.class);
         return new ComparedRuns(
-                RunSummary.of(first, before.result()),
-                RunSummary.of(second, after.result()),
-                Comparison.of(first.plan(), before.result(), second.plan(), after.result()));
+                before.run(),
+                after.run(),
+                Comparison.of(
+                        request.before().planAsRun(),
+                        before.side(),
+                        request.after().planAsRun(),
+                        after.side()));
+    }
+
+    private ComparisonRequest request(Work work) {
+        return json.readValue(work.request(), ComparisonRequest.class);
     }
 }
