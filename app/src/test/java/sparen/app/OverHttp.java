@@ -57,6 +57,8 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
     final class Browser {
         private final CookieManager cookies = new CookieManager();
         final HttpClient client = HttpClient.newBuilder().cookieHandler(cookies).build();
+        /** Port of the node it speaks to. */
+        int node = port;
         /** What it sends with every request besides. */
         final Map<String, String> headers = new HashMap<>();
 
@@ -65,7 +67,7 @@ abstract class OverHttp extends AbstractTestNGSpringContextTests {
         }
 
         HttpResponse<String> send(String method, String path, String type, byte[] body) throws Exception {
-            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + port + path))
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create("http://127.0.0.1:" + node + path))
                     .method(method, HttpRequest.BodyPublishers.ofByteArray(body))
                     .header("Content-Type", type);
             headers.forEach(request::header);

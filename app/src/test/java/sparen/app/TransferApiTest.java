@@ -11,9 +11,10 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.atomic.AtomicBoolean;
-import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import org.testng.annotations.DataProvider;
 import org.testng.annotations.Test;
@@ -33,9 +34,16 @@ public class TransferApiTest extends OverAWire {
     private static final String FREEZER_OFF = "freezer-output/voltageDisconnect.lvdVolts";
     private static final String FREEZER_ON = "freezer-output/voltageDisconnect.lvrVolts";
     private static final int FREEZER_OFF_REGISTER = 1311;
+    private static final int CAPACITY_REGISTER = 50;
+    /** At every how many requests something is killed; {@code -Dsparen.killed-every=1} for each. */
+    private static final int KILLED_EVERY = Integer.getInteger("sparen.killed-every", 6);
 
     /** What an independent master reads at a register of a device. */
     private int raw(int unit, int register) throws Exception {
+        return raw(unit, register, 1).get(0);
+    }
+
+    private List<Integer> raw(int unit, int register, int words) throws Exception {
         Process master = new ProcessBuilder(
                         "mbpoll",
                         "-m",
@@ -47,7 +55,7 @@ public class TransferApiTest extends OverAWire {
                         "-r",
                         String.valueOf(register),
                         "-c",
-                        "1",
+                        String.valueOf(words),
                         "-t",
                         "4",
                         "-0",
@@ -56,9 +64,13 @@ public class TransferApiTest extends OverAWire {
                 .redirectErrorStream(true)
                 .start();
         String said = new String(master.getInputStream().readAllBytes(), StandardCharsets.UTF_8);
-        Matcher word = Pattern.compile("\\[" + register + "\\]:\\s+(\\d+)").matcher(said);
-        assertTrue(word.find(), said);
-        return Integer.parseInt(word.group(1));
+        List<Integer> read = Pattern.compile("\\[\\d+\\]:\\s+(\\d+)")
+                .matcher(said)
+                .results()
+                .map(word -> Integer.parseInt(word.group(1)))
+                .toList();
+        assertEquals(read.size(), words, said);
+        return read;
     }
 
     private static ObjectNode begin() {
@@ -210,17 +222,61 @@ public class TransferApiTest extends OverAWire {
         assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4250, "as it was found");
     }
 
-    /** A device that takes its time with each answer is waited for. */
+    /** A device that takes its time with each answer is waited for; meanwhile nobody else gets at it, nor takes the transfer back. */
     @Test
-    public void aSlowDeviceIsWaitedFor() throws Exception {
+    public void aSlowDeviceIsWaitedForAndIsNobodyElses() throws Exception {
         switchOn(with(asFound(), "inverter-enable", 49.21, 52.8));
         Browser liv = connected("house-box", HOUSE);
         JsonNode transfer = prepared(liv, "house-box");
         assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
         site.turn(HOUSE, Fault.SLOW);
-        assertEquals(ended(liv, transfer, "sending", 2718).get("stage").asString(), "DONE");
+        String path = TRANSFERS + transfer.get("id").asString();
+        ObjectNode go = JSON.createObjectNode().put("password", 2718);
+        assertEquals(liv.post(path + "/sending", go).statusCode(), 202);
+        Browser other = signedIn("liv");
+        for (String refused : List.of("/sending", "/rolling-back", "/leaving")) {
+            assertEquals(other.post(path + refused, go).statusCode(), 409, refused);
+        }
+        assertEquals(compared(other, transfer, HOUSE).statusCode(), 409);
+        String house = DEVICES + "house-box";
+        assertEquals(other.post(house + "/connection/readings", begin()).statusCode(), 409);
+        assertEquals(other.get(house + "/live").statusCode(), 409);
+        assertEquals(
+                other.put(house + "/connection", address("127.0.0.2", HOUSE)).statusCode(), 409);
+        assertTrue(json(liv.get(path)).get("running").asBoolean(), "all of that while it was written to");
+        Patience.until("it has ended", () -> !json(liv.get(path)).get("running").asBoolean());
+        assertEquals(json(liv.get(path)).get("stage").asString(), "DONE");
         assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4640);
         assertEquals(raw(HOUSE, 1213), 5280);
+    }
+
+    /** Many at once send the same transfer and leave it: one is heard, and what was left has changed nothing. */
+    @Test(invocationCount = 3)
+    public void ofManyAtOnceOneIsHeard() throws Exception {
+        switchOn(with(asFound(), "inverter-enable", 49.21, 52.8));
+        Browser liv = connected("house-box", HOUSE);
+        JsonNode transfer = prepared(liv, "house-box");
+        assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
+        String path = TRANSFERS + transfer.get("id").asString();
+        ObjectNode go = JSON.createObjectNode().put("password", 2718);
+        List<CompletableFuture<Integer>> all = new ArrayList<>();
+        for (int i = 0; i < 8; i++) {
+            Browser one = signedIn("liv");
+            String how = i % 2 == 0 ? "/sending" : "/leaving";
+            all.add(CompletableFuture.supplyAsync(() -> {
+                try {
+                    return one.post(path + how, go).statusCode();
+                } catch (Exception failed) {
+                    throw new IllegalStateException(failed);
+                }
+            }));
+        }
+        List<Integer> answers = all.stream().map(CompletableFuture::join).toList();
+        assertEquals(answers.stream().filter(status -> status < 300).count(), 1, answers.toString());
+        Patience.until("it has ended", () -> json(liv.get(path)).get("ended").asBoolean());
+        boolean isLeft = answers.contains(200);
+        assertEquals(json(liv.get(path)).get("stage").asString(), isLeft ? "LEFT" : "DONE");
+        assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), isLeft ? 4250 : 4640);
     }
 
     private static Plan with(Plan plan, String output, double lvd, double lvr) {
@@ -255,6 +311,27 @@ public class TransferApiTest extends OverAWire {
                 liv.post(path + "/sending", JSON.createObjectNode()).statusCode(),
                 409,
                 "what agreed before counts no longer");
+    }
+
+    /**
+     * The monitor counts its capacity in tenths of an ampere-hour, in two registers, the high one first: 7000 Ah are 70,000 = 1 × 65,536 +
+     * 4,464, and the 590 Ah of the plan 5,900. With the low one first 7000 Ah would be 4,464 × 65,536 + 1 tenths, which is no capacity.
+     */
+    @Test
+    public void aNumberOfTwoRegistersGoesInWholeAndInOrder() throws Exception {
+        switchOn(Fields.withAt(asFound(), "site/monitors/shunt/configuredAmpereHours", 7000.0));
+        assertEquals(raw(SHUNT, CAPACITY_REGISTER, 2), List.of(1, 4464));
+        Browser liv = connected("shunt-box", SHUNT);
+        site.turn(SHUNT, Fault.OTHER_ORDER);
+        HttpResponse<String> refused = liv.post(DEVICES + "shunt-box/transfers", begin());
+        assertEquals(refused.statusCode(), 424, refused.body());
+        assertTrue(refused.body().contains("cannot stand at"), refused.body());
+        site.turn(SHUNT, Fault.OTHER_ORDER);
+        JsonNode transfer = prepared(liv, "shunt-box");
+        assertTrue(changes(transfer).toString().contains("configuredAmpereHours 7000 590"), transfer.toString());
+        assertEquals(compared(liv, transfer, SHUNT).statusCode(), 200);
+        assertEquals(ended(liv, transfer, "sending", null).get("stage").asString(), "DONE");
+        assertEquals(raw(SHUNT, CAPACITY_REGISTER, 2), List.of(0, 5900));
     }
 
     private ObjectNode shownOf(JsonNode transfer) {
@@ -303,35 +380,50 @@ public class TransferApiTest extends OverAWire {
         assertTrue(cuts >= 10, cuts + " cuts");
     }
 
-    /** kill -9 of the database while a request is on its way, at every fourth in turn: the transfer stays open, and sent on it is whole. */
-    @Test
-    public void theDatabaseIsKilledInTheMiddleOfATransfer() throws Exception {
+    /** What is killed. */
+    @DataProvider
+    private Object[][] killed() {
+        return new Object[][] {{"database"}, {"node"}};
+    }
+
+    /**
+     * kill -9 of the database, or of the node of the application that writes, while a request is on its way, at every few in turn: the transfer
+     * stays open, and sent on, by another node, it is whole.
+     */
+    @Test(dataProvider = "killed")
+    public void killedInTheMiddleATransferStaysOpen(String killed) throws Exception {
         Plan planned = Documents.read(Files.readString(Path.of("../demo/skarvholm.json")))
                 .plan();
         TestDatabase database = TestDatabase.shared();
         int kills = 0;
-        for (int request = 0; ; request += 4) {
+        for (int request = 0; ; request += KILLED_EVERY) {
             switchOn(with(planned, "freezer-output", 42.5, 44));
             Browser liv = connected("house-box", HOUSE);
             JsonNode transfer = prepared(liv, "house-box");
             assertEquals(compared(liv, transfer, HOUSE).statusCode(), 200);
             AtomicBoolean isKilled = new AtomicBoolean();
+            Optional<OtherNode> node = killed.equals("node") ? Optional.of(OtherNode.start()) : Optional.empty();
             site.cutter().meanwhileAfter(request, () -> {
                 // Told only when it is gone: who starts it before that starts nothing.
-                database.kill();
+                node.<Runnable>map(one -> one::kill).orElse(database::kill).run();
                 isKilled.set(true);
             });
             String path = TRANSFERS + transfer.get("id").asString();
             ObjectNode go = JSON.createObjectNode().put("password", 2718);
+            liv.node = node.map(OtherNode::port).orElse(port);
             assertEquals(liv.post(path + "/sending", go).statusCode(), 202);
+            liv.node = port;
             Patience.until(
                     "it is killed or done",
                     () -> isKilled.get() || !json(liv.get(path)).path("running").asBoolean(true));
             if (!isKilled.get()) {
+                node.ifPresent(OtherNode::kill);
                 break;
             }
             kills++;
-            database.start();
+            if (node.isEmpty()) {
+                database.start();
+            }
             Patience.until(
                     "the application has its database again",
                     () -> liv.get(path).statusCode() == 200);
@@ -344,6 +436,7 @@ public class TransferApiTest extends OverAWire {
             assertEquals(raw(HOUSE, FREEZER_OFF_REGISTER), 4640, "killed at request " + request);
             database.asAtFirst();
         }
+        System.out.println(killed + " killed at " + kills + " requests, the transfer sent on each time");
         assertTrue(kills >= 3, kills + " kills");
     }
 }
