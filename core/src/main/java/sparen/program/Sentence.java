@@ -123,12 +123,12 @@ public record Sentence(List<Part> parts) {
         return with(new NumberChip(field, label, value, unit, step, bigStep, least, most));
     }
 
-    /** Adds the choice of a sense point of the site. */
+    /** Adds the voltage at a sense point of the site, to be chosen. */
     public Sentence sensePoint(String field, String id, Site site) {
         List<Choice> choices = site.sensePoints().stream()
                 .map((SensePoint point) -> new Choice(point.id(), point.name()))
                 .toList();
-        return with(new ChoiceChip(field, "sense point", id, choices));
+        return then("the voltage at ").with(new ChoiceChip(field, "sense point", id, choices));
     }
 
     /** Adds a percentage, stepped by 1 % and 5 %. */

@@ -57,12 +57,13 @@ public class ProgramTest {
                 new VoltageDisconnect("point", 46.2, 20, 50.4, 120)
                         .sentence(AROUND)
                         .plain(),
-                "Opens when sense point stays at or below 46.2 V for 20 s, closes at or above 50.4 V for 2 min.");
+                "Opens when the voltage at sense point stays at or below 46.2 V for 20 s, closes at or above 50.4 V for 2"
+                        + " min.");
         assertEquals(
                 new LowBatterySignal("point", 12, 60, 12.6, 5400)
                         .sentence(AROUND)
                         .plain(),
-                "Signals low battery when sense point stays at or below 12 V for 1 min, clears at or above 12.6 V"
+                "Signals low battery when the voltage at sense point stays at or below 12 V for 1 min, clears at or above 12.6 V"
                         + " for 1 h 30 min.");
         assertEquals(
                 new DuskToDawn(-6, 90).sentence(AROUND).plain(),

@@ -2,6 +2,7 @@ package sparen.app.sheet;
 
 import com.openhtmltopdf.outputdevice.helper.BaseRendererBuilder.FontStyle;
 import com.openhtmltopdf.pdfboxout.PdfRendererBuilder;
+import com.openhtmltopdf.render.DefaultObjectDrawerFactory;
 import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStream;
@@ -22,6 +23,9 @@ class PdfWriter {
             PdfRendererBuilder builder = new PdfRendererBuilder();
             font(builder, "LiberationSans-Regular.ttf", NORMAL);
             font(builder, "LiberationSans-Bold.ttf", BOLD);
+            DefaultObjectDrawerFactory drawers = new DefaultObjectDrawerFactory();
+            drawers.registerDrawer(ContactDrawer.TYPE, new ContactDrawer());
+            builder.useObjectDrawerFactory(drawers);
             builder.withHtmlContent(html, null);
             builder.toStream(pdf);
             builder.run();

@@ -27,11 +27,6 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
     /** When a level acts, as on the screen. */
     private static final Map<Gauge.Acts, String> SIGNS =
             Map.of(Gauge.Acts.FALLING, "▼", Gauge.Acts.RISING, "▲", Gauge.Acts.HELD, "■");
-    /** Contacts as they are drawn at rest. */
-    private static final String OPEN = "― / ―";
-
-    private static final String CLOSED = "―●―";
-
     /** So far to the right the highest mark stands (%). */
     private static final int MOST_LEFT = 97;
 
@@ -109,7 +104,7 @@ record SheetPage(Plan plan, FittedDevice device, SettingsSheet sheet, int revisi
                                             + "</td>"
                                     : "")
                     .append("<td class=\"line\">")
-                    .append(contact.closedAtRest() ? CLOSED : OPEN)
+                    .append(ContactDrawer.object(contact.closedAtRest()))
                     .append("</td><td>")
                     .append(text(contact.output()))
                     .append("</td><td class=\"line\">―</td><td class=\"part\">")
