@@ -4,7 +4,9 @@ import static org.testng.Assert.assertEquals;
 import static org.testng.Assert.assertTrue;
 
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CompletableFuture;
 import org.testng.annotations.Test;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.node.ObjectNode;
@@ -17,15 +19,19 @@ public class BenchTestApiTest extends OverHttp {
         return JSON.createObjectNode().put("id", UUID.randomUUID().toString());
     }
 
-    private static HttpResponse<String> measured(Browser who, String path, JsonNode step, double value)
-            throws Exception {
+    private static ObjectNode result(JsonNode step, double value) {
         ObjectNode result = id().put("step", step.at("/step/id").asString())
                 .put("measured", value)
                 .put("instrument", "meter 2");
         if (step.at("/step").hasNonNull("delaySeconds")) {
             result.put("afterSeconds", step.at("/step/delaySeconds").asDouble());
         }
-        return who.post(path + "/results", result);
+        return result;
+    }
+
+    private static HttpResponse<String> measured(Browser who, String path, JsonNode step, double value)
+            throws Exception {
+        return who.post(path + "/results", result(step, value));
     }
 
     @Test
@@ -135,5 +141,64 @@ public class BenchTestApiTest extends OverHttp {
         JsonNode ended = json(liv.post(path + "/ending", JSON.createObjectNode()));
         assertEquals(ended.get("signed").asBoolean(), false);
         assertEquals(liv.post(TESTS, id()).statusCode(), 201, "another may begin then");
+    }
+
+    /** Something that is asked for. */
+    private interface Asked {
+        HttpResponse<String> now() throws Exception;
+    }
+
+    /** Asks while the database is killed and started again; whether it was acknowledged. */
+    private static boolean whileTheDatabaseIsKilled(Browser liv, Asked asked, int millis) throws Exception {
+        CompletableFuture<Integer> answer = CompletableFuture.supplyAsync(() -> {
+            try {
+                return asked.now().statusCode();
+            } catch (Exception failed) {
+                throw new IllegalStateException(failed);
+            }
+        });
+        Thread.sleep(millis);
+        TestDatabase.shared().kill();
+        TestDatabase.shared().start();
+        Patience.until(
+                "the application has its database again",
+                () -> liv.get("/api/sites").statusCode() == 200);
+        assertTrue(answer.join() < 300 || answer.join() == 503, answer.join() + " is neither done nor away");
+        return answer.join() < 300;
+    }
+
+    private static long measuredSteps(JsonNode test) {
+        return test.get("steps")
+                .valueStream()
+                .filter(step -> step.get("times").asInt() > 0)
+                .count();
+    }
+
+    /** kill -9 of the database at every step of a test: what was acknowledged is there, and what is sent again is kept once. */
+    @Test
+    public void theDatabaseIsKilledAtEveryStepOfATest() throws Exception {
+        Browser liv = signedIn("liv");
+        ObjectNode begin = id();
+        String path = TESTS + "/" + begin.get("id").asString();
+        if (whileTheDatabaseIsKilled(liv, () -> liv.post(TESTS, begin), 0)) {
+            assertEquals(liv.get(path).statusCode(), 200);
+        }
+        JsonNode steps = json(liv.post(TESTS, begin)).get("steps");
+        for (int i = 0; i < steps.size(); i++) {
+            ObjectNode result =
+                    result(steps.get(i), steps.get(i).at("/step/expected").asDouble());
+            if (whileTheDatabaseIsKilled(liv, () -> liv.post(path + "/results", result), 7 * i)) {
+                assertEquals(measuredSteps(json(liv.get(path))), i + 1, "acknowledged");
+            }
+            JsonNode again = json(liv.post(path + "/results", result));
+            assertEquals(measuredSteps(again), i + 1);
+            assertEquals(again.at("/steps/" + i + "/times").asInt(), 1, "sent twice it is kept once");
+        }
+        if (whileTheDatabaseIsKilled(liv, () -> liv.post(path + "/signature", JSON.createObjectNode()), 10)) {
+            assertTrue(json(liv.get(path)).get("signed").asBoolean());
+        }
+        liv.post(path + "/signature", JSON.createObjectNode());
+        assertEquals(json(liv.get(path)).get("endedBy").asString(), "Liv Nordhavn");
+        assertEquals(TestDatabase.shared().ask("select count(*) from audit where deed = 'TEST_SIGNED'"), List.of("1"));
     }
 }

@@ -190,10 +190,12 @@ public class AroundTheHouseTest extends BrowserTest {
         page.unroute(LIST);
         page.route(
                 LIST,
-                route -> route.fulfill(new Route.FulfillOptions()
-                        .setStatus(409)
-                        .setContentType("application/problem+json")
-                        .setBody("{\"detail\":\"The database does not answer. Nothing was saved; try again.\"}")));
+                route -> route.fulfill(
+                        new Route.FulfillOptions()
+                                .setStatus(409)
+                                .setContentType("application/problem+json")
+                                .setBody(
+                                        "{\"detail\":\"The database does not answer. What was sent may not have been saved; try again.\"}")));
         page.reload();
         assertThat(page.getByRole(AriaRole.ALERT)).containsText("The database does not answer");
         page.unroute(LIST);

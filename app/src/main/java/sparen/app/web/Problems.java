@@ -4,17 +4,14 @@ import java.net.SocketTimeoutException;
 import java.net.URI;
 import java.nio.charset.StandardCharsets;
 import java.util.List;
-import org.mybatis.spring.MyBatisSystemException;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.dao.DataAccessResourceFailureException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
 import org.springframework.http.ProblemDetail;
 import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
-import org.springframework.transaction.CannotCreateTransactionException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.ServletWebRequest;
@@ -47,32 +44,24 @@ class Problems extends ResponseEntityExceptionHandler {
         return field("/" + invalid.field().replace('.', '/'), invalid.getMessage());
     }
 
-    @ExceptionHandler({DataAccessResourceFailureException.class, CannotCreateTransactionException.class})
-    ResponseEntity<ProblemDetail> databaseAway(Exception away) {
-        LOG.warn("the database does not answer", away);
-        return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
-                .header(HttpHeaders.RETRY_AFTER, DatabaseAway.RETRY_SECONDS)
-                .body(problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.KIND, DatabaseAway.SAYS));
-    }
-
-    /** A mapper says it in its own words when no connection is left. */
+    /** Whatever else: the database is away, or it is a fault of ours. */
     @ExceptionHandler
-    ResponseEntity<ProblemDetail> mapperFailed(MyBatisSystemException failure) throws Exception {
-        return DatabaseAway.isAway(failure)
-                ? databaseAway(failure)
-                : ResponseEntity.internalServerError().body(unexpected(failure));
-    }
-
-    @ExceptionHandler
-    ProblemDetail unexpected(Exception unexpected) throws Exception {
+    ResponseEntity<ProblemDetail> unexpected(Exception unexpected) throws Exception {
         if (unexpected instanceof org.springframework.security.access.AccessDeniedException) {
             throw unexpected;
         }
+        if (DatabaseAway.isAway(unexpected)) {
+            LOG.warn("the database does not answer", unexpected);
+            return ResponseEntity.status(HttpStatus.SERVICE_UNAVAILABLE)
+                    .header(HttpHeaders.RETRY_AFTER, DatabaseAway.RETRY_SECONDS)
+                    .body(problem(HttpStatus.SERVICE_UNAVAILABLE, DatabaseAway.KIND, DatabaseAway.SAYS));
+        }
         LOG.error("unexpected", unexpected);
-        return problem(
-                HttpStatus.INTERNAL_SERVER_ERROR,
-                "unexpected",
-                "Something went wrong here. It is in the application's log.");
+        return ResponseEntity.internalServerError()
+                .body(problem(
+                        HttpStatus.INTERNAL_SERVER_ERROR,
+                        "unexpected",
+                        "Something went wrong here. It is in the application's log."));
     }
 
     @Override
