@@ -35,17 +35,24 @@ export function ink(): Ink {
 }
 
 const FONT = '12px "Atkinson Hyperlegible Mono"';
+/** How wide a letter of it is (px). */
+const LETTER = 7.5;
 
 /** Labels of the time axis in a zone: days, or clock times with the day at midnight. */
-function ticks(splits: number[], step: number, zone: string): string[] {
+function ticks(step: number, zone: string): (seconds: number) => string {
   const format = (options: Intl.DateTimeFormatOptions) =>
     new Intl.DateTimeFormat('en-GB', { ...options, timeZone: zone });
   const day = format({ day: 'numeric', month: 'short' });
   const clock = format({ hour: '2-digit', minute: '2-digit', ...(step < 60 ? { second: '2-digit' } : {}) });
-  return splits.map((seconds) => {
+  return (seconds) => {
     const time = clock.format(seconds * 1000);
     return step >= 86_400 || /^00:00(:00)?$/.test(time) ? day.format(seconds * 1000) : time;
-  });
+  };
+}
+
+/** Whether a label would reach beyond the right end of its chart, where it could not be read whole. */
+function isCut(plot: uPlot, seconds: number, label: string): boolean {
+  return LEFT + plot.valToPos(seconds, 'x') + (label.length * LETTER) / 2 > plot.width;
 }
 
 export interface Common {
@@ -82,7 +89,10 @@ export function options(
         show: time,
         size: 30,
         space: 96,
-        values: (_, splits, __, ___, step) => ticks(splits, step, common.zone),
+        values: (plot, splits, _, __, step) => {
+          const label = ticks(step, common.zone);
+          return splits.map((seconds) => (isCut(plot, seconds, label(seconds)) ? '' : label(seconds)));
+        },
       },
       { ...axis, size: LEFT, gap: 6 },
     ],
