@@ -85,9 +85,15 @@ public record Sentence(List<Part> parts) {
         return new Sentence(List.of(new Words(words)));
     }
 
-    /** Adds words. */
+    /** Adds words, to those it ends with where it does. */
     public Sentence then(String words) {
-        return with(new Words(words));
+        int last = parts.size() - 1;
+        if (!(parts.get(last) instanceof Words before)) {
+            return with(new Words(words));
+        }
+        List<Part> longer = new ArrayList<>(parts);
+        longer.set(last, new Words(before.text() + words));
+        return new Sentence(longer);
     }
 
     /** Adds a voltage (V), stepped by 0.1 V and 0.5 V. */
