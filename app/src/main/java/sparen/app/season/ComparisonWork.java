@@ -1,5 +1,6 @@
 package sparen.app.season;
 
+import io.swagger.v3.oas.annotations.media.Schema;
 import java.util.List;
 import org.springframework.stereotype.Component;
 import sparen.app.work.Work;
@@ -11,6 +12,7 @@ import sparen.question.RunSummary;
 import sparen.simulation.Scenario;
 import sparen.simulation.Simulation.Recorded;
 import sparen.study.Comparison;
+import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
 /** Two runs side by side, each a part: two nodes do them at once. */
@@ -41,7 +43,10 @@ class ComparisonWork implements WorkKind {
     }
 
     /** What came of it. */
-    record ComparedRuns(RunSummary before, RunSummary after, Comparison comparison) {}
+    record ComparedRuns(
+            @Schema(implementation = RunSummary.class) JsonNode before,
+            @Schema(implementation = RunSummary.class) JsonNode after,
+            Comparison comparison) {}
 
     /** Under which key a side's run is kept. */
     static String key(Work work, boolean second) {
@@ -53,8 +58,12 @@ class ComparisonWork implements WorkKind {
         return NAME;
     }
 
-    /** What came of one side. */
-    record SideDone(RunSummary run, Comparison.Side side) {}
+    /**
+     * What came of one side.
+     *
+     * @param run a {@link RunSummary} as it is told: more is said of it than it is made of
+     */
+    record SideDone(JsonNode run, Comparison.Side side) {}
 
     @Override
     public int parts(Work work) {
@@ -67,7 +76,8 @@ class ComparisonWork implements WorkKind {
         Scenario scenario = runs.scenario(work.siteId(), request(work).side(second), report);
         Recorded made = runs.run(
                 key(work, second), scenario, (seconds, days) -> report.stops(seconds / scenario.durationSeconds()));
-        return new SideDone(RunSummary.of(scenario, made.result()), Comparison.Side.of(made.result()));
+        return new SideDone(
+                json.valueToTree(RunSummary.of(scenario, made.result())), Comparison.Side.of(made.result()));
     }
 
     @Override
