@@ -172,8 +172,6 @@ public class LongWorkTest extends OverHttp {
                 .putObject("ageing")
                 .put("capacityFraction", 0.5)
                 .put("resistanceFactor", 2);
-        // As found, with findings: of these more is told than they are made of.
-        older.set("plan", json(browser.get("/api/sites/hallgrund/revisions/0")).get("plan"));
         both.set("after", older);
         JsonNode begun = begin("hallgrund/comparisons", both);
         JsonNode compared =
@@ -183,9 +181,6 @@ public class LongWorkTest extends OverHttp {
                         + begun.at("/work/id").asString() + "'"),
                 "2",
                 "any node can do the second side");
-        assertTrue(
-                compared.at("/after/findings").size() > 0,
-                compared.at("/after/findings").toString());
         assertTrue(
                 compared.at("/comparison/changed").size() > 0,
                 compared.at("/comparison").toString());
