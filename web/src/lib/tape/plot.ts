@@ -90,8 +90,11 @@ export function options(
         size: 30,
         space: 96,
         values: (plot, splits, _, __, step) => {
-          const label = ticks(step, common.zone);
-          return splits.map((seconds) => (isCut(plot, seconds, label(seconds)) ? '' : label(seconds)));
+          const tick = ticks(step, common.zone);
+          return splits.map((seconds) => {
+            const label = tick(seconds);
+            return isCut(plot, seconds, label) ? '' : label;
+          });
         },
       },
       { ...axis, size: LEFT, gap: 6 },

@@ -86,9 +86,7 @@ public record RunSummary(
                 result.eventsLeftOut(),
                 LedgerInWattHours.of(result.ledger()),
                 Verdict.of(plan, result),
-                result.outputs().stream()
-                        .map(output -> output.withChangeSeconds(new double[0]))
-                        .toList(),
+                result.outputsInShort(),
                 result.loads(),
                 result.battery(),
                 result.generators(),

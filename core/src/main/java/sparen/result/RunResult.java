@@ -54,6 +54,13 @@ public record RunResult(
         feeders = List.copyOf(feeders);
     }
 
+    /** Its outputs without the instants of their changes, of which there can be very many. */
+    public List<OutputFigures> outputsInShort() {
+        return outputs.stream()
+                .map(output -> output.withChangeSeconds(new double[0]))
+                .toList();
+    }
+
     /** Until when all that happened is told (s): where there were more events than the log takes, until the last of them. */
     public double toldUntilSeconds() {
         return eventsLeftOut == 0 ? seconds : events.get(events.size() - 1).seconds();

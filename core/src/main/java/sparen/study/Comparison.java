@@ -90,9 +90,7 @@ public record Comparison(List<String> changed, List<Figure> figures, List<String
                     run.lowestStateOfCharge(),
                     run.lowestBatteryVolts(),
                     run.ledger(),
-                    run.outputs().stream()
-                            .map(output -> output.withChangeSeconds(new double[0]))
-                            .toList(),
+                    run.outputsInShort(),
                     run.battery(),
                     run.generators(),
                     run.feeders());

@@ -5,6 +5,8 @@ import java.util.Base64;
 import java.util.HexFormat;
 import java.util.Map;
 import java.util.Optional;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.crypto.encrypt.BytesEncryptor;
@@ -18,6 +20,7 @@ import sparen.app.web.Refusal;
  */
 @Component
 class Seal {
+    private static final Logger LOG = LoggerFactory.getLogger(Seal.class);
     private static final String MARK = "sealed:";
     /** The key is by chance itself and used for nothing else: what it is stretched with may be known. */
     private static final String SALT = HexFormat.of().formatHex("second factor".getBytes(StandardCharsets.US_ASCII));
@@ -59,6 +62,7 @@ class Seal {
         try {
             return new String(encryptor.orElseThrow(Seal::noKey).decrypt(sealed), StandardCharsets.US_ASCII);
         } catch (IllegalStateException otherKey) {
+            LOG.warn("a second factor was sealed with another key", otherKey);
             throw noKey();
         }
     }

@@ -72,7 +72,7 @@ class ComparisonWork implements WorkKind {
 
     @Override
     public Object part(Work work, int part, WorkReport report) {
-        boolean second = part == SIDES - 1;
+        boolean second = part == 1;
         Scenario scenario = runs.scenario(work.siteId(), request(work).side(second), report);
         Recorded made = runs.run(
                 key(work, second), scenario, (seconds, days) -> report.stops(seconds / scenario.durationSeconds()));
