@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { WeatherFileAbout } from '../lib/api/api';
+  import { own, read, unitRead } from '../lib/sentence/quantity';
   import DateField from '../lib/shell/DateField.svelte';
   import { FIELD } from '../lib/shell/fieldLook';
   import { WEATHERS, type Conditions } from './conditions.svelte';
@@ -23,6 +24,8 @@
     [...new Set([...DAYS, asked.days])].sort((a, b) => a - b).filter((one) => one <= mostDays),
   );
   const onlyDays = $derived(WEATHERS.some(([kind]) => kind === asked.weather && kind !== 'PLACE'));
+
+  const meanAir = $derived(Math.round(read(asked.meanCelsius, '°C')));
 
   function bounded(input: HTMLInputElement, before: number): number {
     const typed = input.valueAsNumber;
@@ -83,15 +86,15 @@
   </label>
   {#if onlyDays}
     <label class="flex flex-col">
-      mean air, °C
+      mean air, {unitRead('°C')}
       <input
         class="{FIELD} number w-24"
         type="number"
-        min="-60"
-        max="50"
+        min={read(-60, '°C')}
+        max={read(50, '°C')}
         step="1"
-        value={asked.meanCelsius}
-        onchange={(event) => (asked.meanCelsius = bounded(event.currentTarget, asked.meanCelsius))}
+        value={meanAir}
+        onchange={(event) => (asked.meanCelsius = own(bounded(event.currentTarget, meanAir), '°C'))}
       />
     </label>
   {/if}

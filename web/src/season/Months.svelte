@@ -3,7 +3,7 @@
   import { api, outcome, type Problem } from '../lib/api/client';
   import type { Climate } from '../lib/api/api';
   import { MONTHS } from '../lib/sentence/days';
-  import { capital, fixed } from '../lib/sentence/quantity';
+  import { capital, fixed, own, read, unitRead } from '../lib/sentence/quantity';
   import { FIELD } from '../lib/shell/fieldLook';
   import Trouble from '../lib/shell/Trouble.svelte';
   import type { Conditions } from './conditions.svelte';
@@ -33,13 +33,14 @@
     event: Event & { currentTarget: HTMLInputElement },
     field: 'clearness' | 'meanCelsius',
     month: number,
+    unit: string,
   ) {
     const input = event.currentTarget;
     if (!shown || !input.validity.valid || !Number.isFinite(input.valueAsNumber)) {
       input.reportValidity();
       return;
     }
-    asked.climate = { ...shown, [field]: shown[field].with(month, input.valueAsNumber) };
+    asked.climate = { ...shown, [field]: shown[field].with(month, own(input.valueAsNumber, unit)) };
   }
 </script>
 
@@ -53,7 +54,7 @@
         >
       </thead>
       <tbody>
-        {#each [['clearness', 'clearness index', 0.05, 0.85, 0.01], ['meanCelsius', 'mean air, °C', -60, 50, 0.5]] as const as [field, name, min, max, step] (field)}
+        {#each [['clearness', 'clearness index', 0.05, 0.85, 0.01, ''], ['meanCelsius', `mean air, ${unitRead('°C')}`, read(-60, '°C'), read(50, '°C'), 0.5, '°C']] as const as [field, name, min, max, step, unit] (field)}
           <tr>
             <th class="pr-3 text-left font-normal whitespace-nowrap">{name}</th>
             {#each NAMES as month, i (month)}
@@ -65,8 +66,8 @@
                   {max}
                   {step}
                   aria-label="{name}, {month}"
-                  value={fixed(shown[field][i] ?? 0, field === 'clearness' ? 2 : 1)}
-                  onchange={(event) => put(event, field, i)}
+                  value={fixed(read(shown[field][i] ?? 0, unit), field === 'clearness' ? 2 : 1)}
+                  onchange={(event) => put(event, field, i, unit)}
                 /></td
               >
             {/each}

@@ -1,5 +1,5 @@
 import { dayWritten } from '../lib/sentence/days';
-import { instant } from '../lib/sentence/quantity';
+import { instant, written } from '../lib/sentence/quantity';
 import type { ByHand, Climate, Plan, RunInputs, WeatherChoice } from '../lib/api/api';
 
 /** Kinds of weather that can be chosen; a file's id stands for itself. */
@@ -63,7 +63,9 @@ export class Conditions {
   saysOtherwise(files: { id: string; name: string }[] = []): string {
     const file = files.find((one) => one.id === this.weather);
     const weather = WEATHERS.find(([kind]) => kind === this.weather)?.[1] ?? `file ${file?.name ?? ''}`;
-    const mean = ['CLEAR', 'MIXED', 'DULL'].includes(this.weather) ? ` at ${this.meanCelsius} °C` : '';
+    const mean = ['CLEAR', 'MIXED', 'DULL'].includes(this.weather)
+      ? ` at ${written(this.meanCelsius, '°C')}`
+      : '';
     const others = [
       ...(this.weather === 'PLACE' && this.climate ? ['months as set here'] : []),
       ...(this.capacityPercent === 100 ? [] : [`${this.capacityPercent} % of the capacity`]),

@@ -1,6 +1,6 @@
 import { dayTyped, daysLater, dayWritten } from './days';
 import { afterEach, describe, expect, it } from 'vitest';
-import { compared, duration, energy, fixed, stepped, told, typed, written } from './quantity';
+import { compared, duration, energy, fixed, stepped, told, typed, written, own } from './quantity';
 import { units } from './units.svelte';
 
 describe('what is typed into a chip', () => {
@@ -129,7 +129,9 @@ describe('who reads customary units', () => {
     expect(typed('25 °C', '°C')).toBe(25);
     expect(typed('10', 'm')).toBe(3.048);
     expect(typed('11.5', 'V')).toBe(11.5);
+    expect(own(14, '°C')).toBe(-10);
     units.customary = false;
+    expect(own(14, '°C')).toBe(14);
     expect(typed('77', '°C')).toBe(77);
   });
 

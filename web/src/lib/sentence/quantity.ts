@@ -68,6 +68,9 @@ function roughly(value: number, unit: string): number {
 export const read = (value: number, unit: string) =>
   units.customary ? (inCustomary(value, unit)?.value ?? value) : value;
 
+/** The other way round: a number that was typed where {@link read} stood, in the plan's unit. */
+export const own = (shown: number, unit: string) => (units.customary ? fromCustomary(shown, unit) : shown);
+
 /** The unit that the person reads where the plan has another. */
 export const unitRead = (unit: string) => (units.customary ? (inCustomary(0, unit)?.unit ?? unit) : unit);
 

@@ -192,7 +192,7 @@ public final class SupplyBench {
     }
 
     private void tell(Event.Kind kind, String subject, List<Fact> facts) {
-        log.add(Event.of(now, kind, subject, facts, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]));
+        log.add(now, kind, subject, facts, values[Signal.BATTERY_VOLTS], values[Signal.STATE_OF_CHARGE]);
     }
 
     /** When a timer is due, a knob is at its end, a signal crosses a level, or a day begins (s). */

@@ -3,6 +3,7 @@ package sparen.output;
 import java.util.ArrayList;
 import java.util.List;
 import sparen.result.Event;
+import sparen.result.Fact;
 
 /** The events of a run, up to a bound; beyond it they are only counted. */
 public final class EventLog {
@@ -12,10 +13,10 @@ public final class EventLog {
     private final List<Event> events = new ArrayList<>();
     private int leftOut;
 
-    /** Takes an event, or counts it as left out once the log is full. */
-    public void add(Event event) {
+    /** Takes an event, or counts it as left out once the log is full: then it is not even put into words. */
+    public void add(double seconds, Event.Kind kind, String subject, List<Fact> facts, double volts, double charge) {
         if (events.size() < MOST_EVENTS) {
-            events.add(event);
+            events.add(Event.of(seconds, kind, subject, facts, volts, charge));
         } else {
             leftOut++;
         }

@@ -4,7 +4,6 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Optional;
-import java.util.stream.Collectors;
 import sparen.logic.Reading;
 import sparen.quantity.Bounds;
 import sparen.quantity.Unit;
@@ -87,9 +86,12 @@ public record Fact(Change change, List<Quantity> numbers, String detail) {
     }
 
     private static String said(List<Fact> facts, boolean outcome, String between) {
-        return facts.stream()
-                .filter(fact -> fact.change().isOutcome() == outcome)
-                .map(Fact::words)
-                .collect(Collectors.joining(between));
+        StringBuilder said = new StringBuilder();
+        for (Fact fact : facts) {
+            if (fact.change().isOutcome() == outcome) {
+                said.append(said.length() == 0 ? "" : between).append(fact.words());
+            }
+        }
+        return said.toString();
     }
 }

@@ -402,7 +402,7 @@ final class Run {
     private void report(Event.Kind kind, String subject, List<Fact> facts) {
         // Before the first instant there is nothing: it is told as it begins.
         double volts = now > 0 ? signals.values[Signal.BATTERY_VOLTS] : circuit.batteryVolts();
-        log.add(Event.of(now, kind, subject, facts, volts, circuit.batteries.charge()));
+        log.add(now, kind, subject, facts, volts, circuit.batteries.charge());
     }
 
     private RunResult result(long steps) {

@@ -111,6 +111,35 @@ public class WebBenchmark extends BrowserTest {
         print("20 outputs: edit to preview", times[2]);
     }
 
+    /** The same number on screen once fifty settings were changed one after the other, each a step that can be undone. */
+    @Test
+    public void editFiftyDeep() throws Exception {
+        Page page = twentyOutputs();
+        Object measured = page.evaluate(
+                """
+                async () => {
+                  const chips = [...document.querySelectorAll('article [role=spinbutton]')];
+                  const step = async (chip) => {
+                    const before = chip.textContent;
+                    const started = performance.now();
+                    chip.dispatchEvent(new KeyboardEvent('keydown', { key: 'ArrowUp', bubbles: true }));
+                    while (chip.textContent === before && performance.now() - started < 2000) await new Promise(requestAnimationFrame);
+                    return performance.now() - started;
+                  };
+                  for (let i = 0; i < 50; i++) await step(chips[i % chips.length]);
+                  const times = [];
+                  for (let i = 0; i < 15; i++) times.push(await step(chips[i % chips.length]));
+                  return times;
+                }
+                """);
+        print(
+                "fifty settings deep: edit on screen",
+                ((List<?>) measured)
+                        .stream()
+                                .mapToDouble(one -> ((Number) one).doubleValue())
+                                .toArray());
+    }
+
     /** From the choice of a year to its tape; steps of the zoom; what the page's heap has grown to. */
     @Test
     public void year() throws Exception {
