@@ -1,12 +1,17 @@
 import type { RunInputs, RunSummary, WorkView } from '../api/api';
 import { instant } from '../sentence/quantity';
+import type { Watching } from '../engine/local';
 import { isRunHere, runHere } from './local';
 import type { Server } from './server.svelte';
 import { json, problem, type AskCore } from './views';
 
 interface Begun {
+  site: string;
   view: WorkView;
   request: RunInputs;
+  stop: AbortController;
+  /** It is made once more, for the core has it no longer. */
+  again?: Promise<unknown> | undefined;
 }
 
 /** What is asked of a run that is over, by the end of its address, and what the core here calls it. */
@@ -58,52 +63,74 @@ export class RunsHere {
     const [, kind, id = '', rest = ''] = /^(work|runs)\/([^/]+)\/?(.*)$/.exec(end) ?? [];
     const one = this.begun.get(id);
     if (!one) return undefined;
-    if (kind === 'work' && rest === 'cancel') return json(this.told(one, { state: 'CANCELLED' }));
+    if (kind === 'work' && rest === 'cancel') {
+      const view = this.told(one, { state: 'CANCELLED' });
+      one.stop.abort();
+      return json(view);
+    }
     if (kind === 'work')
       return json({ ...one.view, ...(asked.get('asked') === 'true' && { request: one.request }) });
-    return this.look(id, rest, asked);
+    return this.look(one, rest, asked);
   }
 
   private begin(site: string, request: RunInputs): Response {
     const id = runHere();
     const work = { id, kind: 'run', state: 'RUNNING', progress: 0, before: 0 } as const;
     const about = { ...work, account: this.account(), createdAt: instant() };
-    const one: Begun = { request, view: { work: about, message: '', days: [], yearsSoFar: [] } };
+    const stop = new AbortController();
+    const one: Begun = { site, request, stop, view: { work: about, message: '', days: [], yearsSoFar: [] } };
     this.begun.set(id, one);
-    void this.run(one, site);
+    void this.run(one);
     return json(one.view, 202);
   }
 
-  private async run(one: Begun, site: string) {
-    const question = { id: one.view.work.id, run: one.request };
-    const answer = await this.askCore<RunSummary>('RUN', question, () => this.filesOf(site));
+  private async run(one: Begun) {
+    const answer = await this.make(one, {
+      progress: (progress) => this.told(one, { progress }),
+      stop: one.stop.signal,
+    });
     if (one.view.work.state === 'CANCELLED') return;
     if (answer?.data) this.told(one, { state: 'DONE', progress: 1 }, { run: answer.data });
     else this.told(one, { state: 'FAILED' }, { message: answer?.problem?.detail ?? 'The core is not here.' });
+  }
+
+  private make(one: Begun, watching?: Watching) {
+    const question = { id: one.view.work.id, run: one.request };
+    return this.askCore<RunSummary>('RUN', question, () => this.filesOf(one.site), watching);
   }
 
   private told(one: Begun, about: Partial<WorkView['work']>, more: Partial<WorkView> = {}): WorkView {
     return (one.view = { ...one.view, work: { ...one.view.work, ...about }, ...more });
   }
 
-  private look(id: string, end: string, query: URLSearchParams): Promise<Response> | undefined {
+  private look(one: Begun, end: string, query: URLSearchParams): Promise<Response> | undefined {
     for (const [address, name, count] of LOOKS) {
       const found = address.exec(end);
       if (found)
-        return this.ask(name, {
-          id,
-          from: Number(query.get('from') ?? 0),
-          to: Number(query.get('to') ?? 3.2e8),
-          count: count(query, found[1] ?? ''),
-          ...(query.get('subject') && { subject: query.get('subject') }),
-          ...(query.get('skip') && { skip: Number(query.get('skip')) }),
-        });
+        return this.ask(
+          name,
+          {
+            id: one.view.work.id,
+            from: Number(query.get('from') ?? 0),
+            to: Number(query.get('to') ?? 3.2e8),
+            count: count(query, found[1] ?? ''),
+            ...(query.get('subject') && { subject: query.get('subject') }),
+            ...(query.get('skip') && { skip: Number(query.get('skip')) }),
+          },
+          one,
+        );
     }
     return undefined;
   }
 
-  private async ask(name: string, question: unknown): Promise<Response> {
-    const told = await this.askCore(name, question);
+  private async ask(name: string, question: unknown, one?: Begun): Promise<Response> {
+    let told = await this.askCore(name, question);
+    // The core keeps few runs, and none once it was stopped: the same run is made once more, for all who look.
+    if (one && told?.problem?.errors?.[0]?.pointer === '/id') {
+      one.again ??= this.make(one).finally(() => (one.again = undefined));
+      await one.again;
+      told = await this.askCore(name, question);
+    }
     if (told?.data !== undefined) return json(told.data);
     return told?.problem
       ? json(told.problem, told.problem.status)

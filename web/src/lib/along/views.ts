@@ -10,12 +10,14 @@ import type {
   Revision,
 } from '../api/api';
 import type { Outcome, Problem } from '../api/client';
+import type { Watching } from '../engine/local';
 
 /** Asks the core in this browser, with what was measured for the site where it wants that; undefined where it is not here, or cannot say. */
 export type AskCore = <A>(
   name: string,
   question: unknown,
   files?: () => Promise<string | undefined>,
+  watching?: Watching,
 ) => Promise<Outcome<A> | undefined>;
 
 /** What a view is made anew from. */

@@ -2,7 +2,7 @@ import type { paths } from '../api/api';
 import { gate } from '../along/gate.svelte';
 import { api, outcome, type Outcome } from '../api/client';
 import CoreWorker from './core.worker?worker';
-import { LocalCore } from './local';
+import { LocalCore, type Watching } from './local';
 import { Pace } from './pace';
 
 /** What the core can be asked wherever it runs, and what it is called in this browser. */
@@ -117,15 +117,17 @@ async function named<A>(
   question: unknown,
   filesAtHand?: () => Promise<string | undefined> | undefined,
   signal?: AbortSignal,
+  watching: Watching = {},
 ): Promise<Outcome<A> | undefined> {
   const asked = { name, question: JSON.stringify(question) };
-  let told = await local.ask(asked, signal);
+  let told = await local.ask(asked, signal, watching);
   const files = told.missing === undefined ? undefined : await filesAtHand?.();
-  if (files !== undefined) told = await local.ask({ ...asked, files }, signal);
+  if (files !== undefined) told = await local.ask({ ...asked, files }, signal, watching);
   if (told.answer !== undefined) return { data: told.answer as A };
   if (told.detail !== undefined) return { problem: refusal(told.pointer ?? '', told.detail) };
   // It failed, or something is not at hand here: the server has all of it. A failure is a fault of ours.
-  if (told.failed !== undefined && !signal?.aborted) console.warn(`${name} failed here: ${told.failed}`);
+  if (told.failed !== undefined && !signal?.aborted && !watching.stop?.aborted)
+    console.warn(`${name} failed here: ${told.failed}`);
   return undefined;
 }
 
@@ -134,8 +136,9 @@ export async function askOnlyHere<A>(
   name: string,
   question: unknown,
   files?: () => Promise<string | undefined>,
+  watching?: Watching,
 ): Promise<Outcome<A> | undefined> {
-  return (await local.begin()) ? named<A>(name, question, files) : undefined;
+  return (await local.begin()) ? named<A>(name, question, files, undefined, watching) : undefined;
 }
 
 /** Brings the core into this browser, for where there is no network. */

@@ -45,6 +45,31 @@ test('is asked one question at a time, and not what nobody waits for any more', 
   expect(thread.asked.map((one) => one.question)).toEqual(['1', '3']);
 });
 
+test('long work tells how far it is, and ends with its thread; what waits behind it is asked of the next', async () => {
+  const threads = [new Told(), new Told()];
+  let made = 0;
+  const core = new LocalCore(() => threads[made++] as Told);
+  core.load();
+  threads[0]?.says('ready');
+  const far: number[] = [];
+  const stop = new AbortController();
+  const year = core.ask({ name: 'RUN', question: '{}' }, undefined, {
+    progress: (share) => far.push(share),
+    stop: stop.signal,
+  });
+  const next = core.ask({ name: 'READING', question: '{}' });
+  threads[0]?.says({ progress: 0.5 });
+  stop.abort();
+  threads[0]?.says({ answer: 'too late' });
+  expect((await year).failed).toBeDefined();
+  expect(far).toEqual([0.5]);
+  expect(threads[0]?.ended).toBe(true);
+  threads[1]?.says('ready');
+  threads[1]?.says({ answer: 'read' });
+  expect(await next).toEqual({ answer: 'read' });
+  expect(threads[1]?.asked.map((one) => one.name)).toEqual(['READING']);
+});
+
 test('a thread that breaks fails what it was asked, and is made anew when it is wanted again', async () => {
   let made = 0;
   const threads = [new Told(), new Told(), new Told(), new Told()];

@@ -13,6 +13,16 @@ export interface Answered {
   detail?: string;
   missing?: string;
   failed?: string;
+  /** Nothing yet, but how far it is (fraction). */
+  progress?: number;
+}
+
+/** What somebody wants who waits for long work. */
+export interface Watching {
+  /** Is told how far it is (fraction). */
+  progress?: (share: number) => void;
+  /** Ends it, in the middle too: the thread goes, with what it has kept, and is made anew. */
+  stop?: AbortSignal;
 }
 
 /** As much of a worker as is used here. */
@@ -25,6 +35,7 @@ export interface Thread {
 interface Waiting {
   asked: Asked;
   signal: AbortSignal | undefined;
+  watching: Watching;
   done: (answered: Answered) => void;
 }
 
@@ -33,6 +44,7 @@ const MOST_BEGINNINGS = 3;
 /** So long it is waited for where nothing else answers (ms), and so often it is looked. */
 const LONGEST_LOADING = 180_000;
 const LOOKS_EVERY = 50;
+const UNWANTED = 'nobody waits for it';
 
 /** The core in this browser: one question at a time, those nobody waits for any more passed over. */
 export class LocalCore {
@@ -50,7 +62,10 @@ export class LocalCore {
     this.begun++;
     const thread = (this.thread = this.make());
     thread.addEventListener('message', ({ data }) => {
-      if (data === 'ready') this.ready = true;
+      if (thread !== this.thread) return;
+      const share = (data as Answered).progress;
+      if (share !== undefined) this.current?.watching.progress?.(share);
+      else if (data === 'ready') this.ready = true;
       else if (data === 'absent') this.leave();
       else this.answered(data as Answered);
     });
@@ -72,18 +87,33 @@ export class LocalCore {
   }
 
   /** Asks, in its turn. */
-  ask(asked: Asked, signal?: AbortSignal): Promise<Answered> {
+  ask(asked: Asked, signal?: AbortSignal, watching: Watching = {}): Promise<Answered> {
     return new Promise((done) => {
-      this.waiting.push({ asked, signal, done });
+      const one = { asked, signal, watching, done };
+      watching.stop?.addEventListener('abort', () => this.stop(one));
+      this.waiting.push(one);
       this.next();
     });
+  }
+
+  /** What is at work cannot be talked to: it ends with its thread. */
+  private stop(one: Waiting) {
+    if (this.current !== one) return;
+    this.current = undefined;
+    this.ready = false;
+    this.thread?.terminate();
+    this.thread = undefined;
+    this.begun--;
+    one.done({ failed: UNWANTED });
+    this.load();
+    this.next();
   }
 
   private next() {
     while (!this.current) {
       const one = this.waiting.shift();
       if (!one) return;
-      if (one.signal?.aborted) one.done({ failed: 'nobody waits for it' });
+      if (one.signal?.aborted || one.watching.stop?.aborted) one.done({ failed: UNWANTED });
       else {
         this.current = one;
         this.thread?.postMessage(one.asked);

@@ -15,6 +15,10 @@ import sparen.quantity.InvalidQuantity;
 
 /** The way in for scripts: questions and answers as objects of the script. */
 public final class Engine {
+    static {
+        KeptRuns.tells = Engine::tell;
+    }
+
     private Engine() {}
 
     /** Nothing is done before something is asked. */
@@ -58,6 +62,12 @@ public final class Engine {
             params = {"value", "key", "part"},
             script = "value[key] = part;")
     private static native void set(JSObject value, String key, JSObject part);
+
+    /** Says how far long work is (fraction) to whoever waits outside the thread it is in. */
+    @JSBody(
+            params = "share",
+            script = "if (typeof WorkerGlobalScope !== 'undefined') { self.postMessage({ progress: share }); }")
+    private static native void tell(double share);
 
     @JSBody(script = "return {};")
     private static native JSObject empty();

@@ -3,6 +3,7 @@ package sparen.browser;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.function.DoubleConsumer;
 import sparen.question.Linked;
 import sparen.question.RunEvents;
 import sparen.question.RunLook;
@@ -21,12 +22,18 @@ final class KeptRuns {
     private static final int MOST = 2;
     private static final Map<String, Recorded> KEPT = new LinkedHashMap<>();
 
+    /** Is told from time to time how far a run is (fraction). */
+    static DoubleConsumer tells = share -> {};
+
     private KeptRuns() {}
 
     /** Runs it, keeps it, and says what came of it. */
     static RunSummary run(RunRequest request, SiteFiles files) {
         Scenario scenario = files.scenario(request.run());
-        Recorded recorded = Simulation.prepare(scenario).record(Simulation.Watch.NONE);
+        Recorded recorded = Simulation.prepare(scenario).record((seconds, days) -> {
+            tells.accept(seconds / scenario.durationSeconds());
+            return false;
+        });
         while (KEPT.size() >= MOST) {
             KEPT.remove(KEPT.keySet().iterator().next());
         }

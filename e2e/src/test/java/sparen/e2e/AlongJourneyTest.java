@@ -301,6 +301,15 @@ public class AlongJourneyTest extends BrowserTest {
                         .first())
                 .isVisible();
 
+        // A year tells how far it is and is stopped in the middle; the run before stays, and is looked into further.
+        openConditions(page);
+        exact(page, "days").selectOption("365");
+        button(page, "Cancel").click();
+        assertThat(page.getByText("What is shown is the last that was done.")).isVisible();
+        events.getByText("Charge controller stage").nth(1).click();
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it came about")))
+                .hasCount(1);
+
         page = reopened(context, page, "/site/" + site + "/handover/steps");
         button(page, "Begin visit 1").click();
         String battery = "Measure the battery, then close its fuse or switch.";
