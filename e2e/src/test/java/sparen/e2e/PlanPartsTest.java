@@ -338,7 +338,8 @@ public class PlanPartsTest extends BrowserTest {
             String name = labels(open).get(0);
             sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true))
                     .press("Enter");
-            assertThat(sheet.getByLabel("Un" + name.replaceFirst("S", "s"), new Locator.GetByLabelOptions().setExact(true)))
+            assertThat(sheet.getByLabel(
+                            "Un" + name.replaceFirst("S", "s"), new Locator.GetByLabelOptions().setExact(true)))
                     .isVisible();
         }
         List<String> all = labels(set);
@@ -363,8 +364,9 @@ public class PlanPartsTest extends BrowserTest {
     /** The inverter's sheet with all its themes open. */
     private static void openWhole(Page page, Locator sheet) {
         button(page, "Barn inverter,").press("Enter");
-        for (Locator theme : sheet.locator("details:not([open]) > summary").all()) {
-            theme.press("Enter");
+        Locator closed = sheet.locator("details:not([open]) > summary");
+        for (int themes = closed.count(); themes > 0; themes--) {
+            closed.first().press("Enter");
         }
     }
 
