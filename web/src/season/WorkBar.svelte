@@ -9,9 +9,11 @@
   const percent = $derived(Math.round((work.now?.work.progress ?? 0) * 100));
   const before = $derived(work.now?.work.before ?? 0);
   let shows = $state(false);
+  // Each look at it is a new one; only whether it goes on begins the wait anew.
+  const running = $derived(work.running);
 
   $effect(() => {
-    if (!work.running) {
+    if (!running) {
       shows = false;
       return;
     }
@@ -21,7 +23,7 @@
 </script>
 
 <div class="no-print" data-work={work.now?.work.state ?? 'NONE'}>
-  {#if shows && work.running}
+  {#if shows && running}
     <div class="pointer-events-auto flex items-center gap-4" role="status">
       <label class="flex grow items-center gap-3 text-sm">
         <span class="shrink-0"

@@ -307,8 +307,9 @@ public class AlongJourneyTest extends BrowserTest {
         button(page, "Cancel").click();
         assertThat(page.getByText("What is shown is the last that was done.")).isVisible();
         events.getByText("Charge controller stage").nth(1).click();
-        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it came about")))
-                .hasCount(1);
+        assertThat(page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("How it came about"))
+                        .first())
+                .isVisible();
 
         page = reopened(context, page, "/site/" + site + "/handover/steps");
         button(page, "Begin visit 1").click();
