@@ -8,6 +8,7 @@
   import AcSection from './AcSection.svelte';
   import EarthingSection from './EarthingSection.svelte';
   import OffsetFrom from './OffsetFrom.svelte';
+  import LineFrom from './LineFrom.svelte';
   import { kindAt, withoutPart } from './parts';
   import Removal from './Removal.svelte';
   import { partsIn } from './schema';
@@ -109,6 +110,9 @@
   {/if}
   {#if !readonly && path.startsWith('site/sensePoints/')}
     <OffsetFrom {editor} {plan} point={part as unknown as SensePoint} />
+  {/if}
+  {#if !readonly && place && part.kind === 'feeder'}
+    {#key path}<LineFrom {editor} {plan} path={place.join('/')} {name} />{/key}
   {/if}
   {#if isInverter && plan.site.inverter?.transfer}
     <AcSection {editor} {plan} {readonly} />

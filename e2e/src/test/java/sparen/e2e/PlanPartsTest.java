@@ -389,6 +389,28 @@ public class PlanPartsTest extends BrowserTest {
                 .hasValue("MEASURED");
     }
 
+    /** A leg stands at 236 V with nothing drawn and at 218 V with 12 A: 18 V in 12 A are 1.5 ohms, measured today. */
+    @Test
+    public void twoReadingsMakeALine() {
+        Page page = at("/site/kvarno/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        button(page, "Village feeder,").press("Enter");
+        sheet.getByLabel("with nothing drawn, V").fill("218");
+        sheet.getByLabel("under load, V").fill("236");
+        sheet.getByLabel("drawn then, A").fill("12");
+        assertThat(sheet.getByRole(AriaRole.ALERT)).containsText("the other way round?");
+        sheet.getByLabel("with nothing drawn, V").fill("236");
+        sheet.getByLabel("under load, V").fill("218");
+        button(page, "Take 1.5 Ω a leg").click();
+        theme(sheet, "Voltage, line and frequency");
+        assertThat(sheet.getByLabel("line of a leg of Village feeder").first()).hasText("1.5 Ω");
+        assertThat(sheet.getByLabel("Origin of line of a leg of Village feeder"))
+                .hasValue("MEASURED");
+        assertAccessible(page);
+        page.keyboard().press("Control+z");
+        assertThat(sheet.getByLabel("Set line of a leg of Village feeder")).isVisible();
+    }
+
     /** What names a part that goes is asked to name another; what can do without names nothing; so the plan can be saved. */
     @Test
     public void aPartThatIsNamedElsewhereGoesInOrder() {
