@@ -2,10 +2,10 @@
   import type { Plan } from '../../lib/api/api';
   import { typed, written } from '../../lib/sentence/quantity';
   import Action from '../../lib/shell/Action.svelte';
-  import { FIELD } from '../../lib/shell/fieldLook';
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../../lib/plan/planPath';
   import { lineFrom } from './lineFrom';
+  import ReadingField from './ReadingField.svelte';
   import { schemaOf } from './schema';
 
   /** Voltage and line of a feeder from what was measured at its end, with nothing drawn and under a load. */
@@ -53,27 +53,9 @@
     Of one leg to neutral where it comes in, by whoever may work there.
   </p>
   <div class="flex flex-wrap items-end gap-3">
-    <label class="text-sm"
-      >with nothing drawn, V<input
-        class="{FIELD} number mt-1 block w-28"
-        inputmode="decimal"
-        bind:value={idle}
-      /></label
-    >
-    <label class="text-sm"
-      >under load, V<input
-        class="{FIELD} number mt-1 block w-28"
-        inputmode="decimal"
-        bind:value={loaded}
-      /></label
-    >
-    <label class="text-sm"
-      >drawn then, A<input
-        class="{FIELD} number mt-1 block w-28"
-        inputmode="decimal"
-        bind:value={drawn}
-      /></label
-    >
+    <ReadingField label="with nothing drawn, V" bind:value={idle} />
+    <ReadingField label="under load, V" bind:value={loaded} />
+    <ReadingField label="drawn then, A" bind:value={drawn} />
     <Action onclick={take} disabled={typeof line !== 'object'}
       >{typeof line === 'object' ? `Take ${written(line.legOhms, 'Ω')} a leg` : 'Take the line'}</Action
     >

@@ -2,9 +2,9 @@
   import type { Plan, SensePoint } from '../../lib/api/api';
   import { typed, written } from '../../lib/sentence/quantity';
   import Action from '../../lib/shell/Action.svelte';
-  import { FIELD } from '../../lib/shell/fieldLook';
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../../lib/plan/planPath';
+  import ReadingField from './ReadingField.svelte';
   import { schemaOf } from './schema';
 
   /** An offset from two readings at the same moment: what the device shows, and what a reference shows beside it. */
@@ -47,20 +47,8 @@
     would add up.
   </p>
   <div class="flex flex-wrap items-end gap-3">
-    <label class="text-sm"
-      >this device reads, V<input
-        class="{FIELD} number mt-1 block w-28"
-        inputmode="decimal"
-        bind:value={device}
-      /></label
-    >
-    <label class="text-sm"
-      >the reference reads, V<input
-        class="{FIELD} number mt-1 block w-28"
-        inputmode="decimal"
-        bind:value={reference}
-      /></label
-    >
+    <ReadingField label="this device reads, V" bind:value={device} />
+    <ReadingField label="the reference reads, V" bind:value={reference} />
     <Action onclick={take} disabled={offset === undefined || problem !== ''}
       >{offset === undefined || problem ? 'Take the offset' : `Take ${written(offset, 'V')}`}</Action
     >
