@@ -7,6 +7,8 @@ export interface Draft {
   parent: number;
   plan: Plan;
   savedAt: string;
+  /** The server has all of it, and says when: one of another window that is later may be newer. */
+  isSent?: boolean;
 }
 
 /** Once every entry of a device's menu was a number, and nothing was noted. */

@@ -259,6 +259,7 @@ export class PlanEditor {
     const body = { parent: this.revision.number, plan: this.plan };
     const { data, problem } = await outcome(api.PUT('/api/sites/{siteId}/drafts', { params, body }));
     this.keptAt = data?.savedAt ?? this.keptAt;
+    if (data && this.plan === body.plan) this.draft.write({ ...body, savedAt: data.savedAt, isSent: true });
     this.keeping = problem ? 'failed' : 'idle';
   }
 
@@ -273,7 +274,9 @@ export class PlanEditor {
 
   private restore(onServer: Draft | undefined) {
     const here = this.local();
-    const newest = here && onServer && here.savedAt < onServer.savedAt ? onServer : (here ?? onServer);
+    // What was not sent is the newest: what the server had before may bear a later time, for it is of when it arrived.
+    const isLater = here?.isSent && onServer && here.savedAt < onServer.savedAt;
+    const newest = isLater ? onServer : (here ?? onServer);
     if (
       !newest ||
       !this.plan ||

@@ -187,6 +187,13 @@ describe('editing a plan', () => {
     expect(lvd(await opened())).toBe(11.2);
   });
 
+  it('takes what was not sent for newer than a draft before it that reached the server later by its clock', async () => {
+    const here = await opened();
+    here.set(LVD, 11.2, say);
+    server.draft = { parent: 1, plan: plan(11.1), savedAt: '2999-01-01T00:00:00Z' };
+    expect(lvd(await opened())).toBe(11.2);
+  });
+
   it('brings unsaved changes back on the revision they were made from', async () => {
     const first = await opened();
     first.set(LVD, 11.4, say);
