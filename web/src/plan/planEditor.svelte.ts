@@ -4,9 +4,8 @@ import { ask } from '../lib/engine/engine';
 import { gate } from '../lib/along/gate.svelte';
 import { isLocal } from '../lib/along/local';
 import type { Plan, Reading, Revision } from '../lib/api/api';
-import { instant } from '../lib/sentence/quantity';
 import { meet, type Conflict } from './conflict';
-import { KeptDraft, type Draft } from './keptDraft';
+import { KeptDraft, type Draft, isNewer } from './keptDraft';
 import { Steps } from './steps.svelte';
 import { atPlace, merge, withPlace, type Path, type Side } from '../lib/plan/planPath';
 
@@ -79,6 +78,7 @@ export class PlanEditor {
     this.accept(data.revision, data.plan);
     this.others = drafts.data?.others ?? [];
     this.lost = drafts.data?.unreadable ?? '';
+    this.draft.known = drafts.data?.mine?.savedAt ?? null;
     this.restore(drafts.data?.mine);
     await this.read();
   }
@@ -239,27 +239,30 @@ export class PlanEditor {
   /** Keeps what is unsaved at once in the browser, and on the server as soon as nothing more comes for a moment. */
   private keepDraft() {
     clearTimeout(this.timer);
-    if (this.dirty && this.revision && this.plan) {
-      this.draft.write({ parent: this.revision.number, plan: this.plan, savedAt: instant() });
-    } else {
-      this.draft.remove();
-    }
+    this.keepHere();
     this.keeping = 'waiting';
     this.timer = setTimeout(() => void this.keepOnServer(), KEEP_AFTER_MS);
   }
 
+  private get unsaved() {
+    return this.dirty && this.revision && this.plan
+      ? { parent: this.revision.number, plan: this.plan }
+      : undefined;
+  }
+
+  private keepHere() {
+    const one = this.unsaved;
+    if (one) this.draft.write({ ...one, ...this.draft.stands() });
+    else this.draft.remove();
+  }
+
   private async keepOnServer() {
-    const params = { path: { siteId: this.site } };
-    if (!this.dirty || !this.revision || !this.plan) {
-      const { problem } = await outcome(api.DELETE('/api/sites/{siteId}/drafts', { params }));
-      this.keptAt = undefined;
-      this.keeping = problem ? 'failed' : 'idle';
-      return;
-    }
-    const body = { parent: this.revision.number, plan: this.plan };
-    const { data, problem } = await outcome(api.PUT('/api/sites/{siteId}/drafts', { params, body }));
-    this.keptAt = data?.savedAt ?? this.keptAt;
-    if (data && this.plan === body.plan) this.draft.write({ ...body, savedAt: data.savedAt, isSent: true });
+    const body = this.unsaved;
+    const sent = this.draft.send(body);
+    this.keepHere();
+    const { data, problem } = await sent;
+    this.keptAt = body && (data?.savedAt ?? this.keptAt);
+    this.keepHere();
     this.keeping = problem ? 'failed' : 'idle';
   }
 
@@ -274,9 +277,7 @@ export class PlanEditor {
 
   private restore(onServer: Draft | undefined) {
     const here = this.local();
-    // What was not sent is the newest: what the server had before may bear a later time, for it is of when it arrived.
-    const isLater = here?.isSent && onServer && here.savedAt < onServer.savedAt;
-    const newest = isLater ? onServer : (here ?? onServer);
+    const newest = here && onServer && isNewer(onServer, here) ? onServer : (here ?? onServer);
     if (
       !newest ||
       !this.plan ||

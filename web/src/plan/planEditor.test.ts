@@ -187,11 +187,17 @@ describe('editing a plan', () => {
     expect(lvd(await opened())).toBe(11.2);
   });
 
-  it('takes what was not sent for newer than a draft before it that reached the server later by its clock', async () => {
+  it('goes by no clock: a draft that was on its way is older than what stands here, one of another window is newer', async () => {
+    const later = '2999-01-01T00:00:00Z';
     const here = await opened();
     here.set(LVD, 11.2, say);
-    server.draft = { parent: 1, plan: plan(11.1), savedAt: '2999-01-01T00:00:00Z' };
-    expect(lvd(await opened())).toBe(11.2);
+    server.draft = { parent: 1, plan: plan(11.1), savedAt: later };
+    expect(lvd(await opened()), 'nothing was on its way from here').toBe(11.1);
+    const kept = localStorage.getItem('sparen.draft.liv.hallgrund') ?? '';
+    localStorage.setItem('sparen.draft.liv.hallgrund', kept.replace('"isSending":false', '"isSending":true'));
+    expect(lvd(await opened()), 'the page went before the answer came').toBe(11.2);
+    localStorage.setItem('sparen.draft.liv.hallgrund', kept.replace('"known":null', `"known":"${later}"`));
+    expect(lvd(await opened()), 'the server had it before').toBe(11.2);
   });
 
   it('brings unsaved changes back on the revision they were made from', async () => {

@@ -20,6 +20,7 @@ import org.testng.annotations.Test;
 
 /** The parts of a plan in the browser: sketch, gauge, findings, revisions, and two people at one plan. */
 public class PlanPartsTest extends BrowserTest {
+    private static final int MOST_THEMES = 60;
     private static final String PLAN = "/site/hallgrund/plan";
     private static final String LVD = "program/outputs/transmitter-disconnect/protection/lvdVolts";
 
@@ -321,6 +322,58 @@ public class PlanPartsTest extends BrowserTest {
         assertThat(button(page, "Feeder 1,")).hasCount(0);
         button(page, "Save revision").press("Enter");
         assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    /** All that can be set at an inverter and its AC side is set, kept, read anew, taken away one by one, and brought back by undo. */
+    @Test
+    public void everySettingOfTheAcSideComesAndGoes() {
+        Page page = at("/site/kvarno/plan/system", "liv");
+        Locator sheet = page.getByRole(AriaRole.COMPLEMENTARY, new Page.GetByRoleOptions().setName("The chosen part"));
+        openWhole(page, sheet);
+        Locator open = sheet.getByLabel(Pattern.compile("^Set .+ of (the AC side|Barn inverter)$"));
+        Locator set = sheet.getByLabel(Pattern.compile("^Unset .+ of (the AC side|Barn inverter)$"));
+        int offered = open.count();
+        assertTrue(offered >= 15, "offered: " + labels(open));
+        for (int i = 0; i < offered; i++) {
+            String name = labels(open).get(0);
+            sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true))
+                    .press("Enter");
+            assertThat(sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true)))
+                    .hasCount(0);
+        }
+        List<String> all = labels(set);
+        assertThat(page.locator("header")).containsText("unsaved changes");
+        page.reload();
+        assertThat(page.locator("header")).containsText("unsaved changes");
+        openWhole(page, sheet);
+        assertThat(set).hasCount(all.size());
+        for (String name : all) {
+            sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true))
+                    .press("Enter");
+            assertThat(sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true)))
+                    .hasCount(0);
+            page.keyboard().press("Control+z");
+            assertThat(sheet.getByLabel(name, new Locator.GetByLabelOptions().setExact(true)))
+                    .isVisible();
+        }
+        button(page, "Discard them").click();
+        assertThat(page.locator("header")).containsText(": saved");
+    }
+
+    /** The inverter's sheet with all its themes open. */
+    private static void openWhole(Page page, Locator sheet) {
+        button(page, "Barn inverter,").press("Enter");
+        assertThat(sheet.locator("summary").first()).isVisible();
+        Locator closed = sheet.locator("details:not([open]) > summary");
+        // What is opened may hold more that is closed.
+        for (int themes = 0; themes < MOST_THEMES && closed.count() > 0; themes++) {
+            closed.first().press("Enter");
+        }
+        assertThat(closed).hasCount(0);
+    }
+
+    private static List<String> labels(Locator buttons) {
+        return buttons.all().stream().map(one -> one.getAttribute("aria-label")).toList();
     }
 
     /** A meter reads 12.60 V where the device shows 12.45 V: it reads too low by 0.15 V, measured today. */
