@@ -63,6 +63,9 @@ it('makes a run while the server is away, and looks into it as the server would'
   const done = await reach(`/api/season/hut/work/${id}?asked=true`);
   expect(done.said).toMatchObject({ work: { state: 'DONE' }, run: { verdict: [] }, request: { days: 365 } });
   expect(asked[0]).toEqual(['RUN', { id, run: { days: 365 } }, '{}']);
+  // What is over is not cancelled any more.
+  await reach(`/api/season/hut/work/${id}/cancel`, 'POST');
+  expect((await reach(`/api/season/hut/work/${id}`)).said.work).toMatchObject({ state: 'DONE' });
   await reach(`/api/season/hut/runs/${id}/view?from=5&to=9&buckets=70&side=before`);
   await reach(`/api/season/hut/runs/${id}/events?from=5&to=9&most=20&subject=lamp`);
   await reach(`/api/season/hut/runs/${id}/events/3/chain`);

@@ -63,7 +63,7 @@ export class RunsHere {
     const [, kind, id = '', rest = ''] = /^(work|runs)\/([^/]+)\/?(.*)$/.exec(end) ?? [];
     const one = this.begun.get(id);
     if (!one) return undefined;
-    if (kind === 'work' && rest === 'cancel') {
+    if (kind === 'work' && rest === 'cancel' && one.view.work.state === 'RUNNING') {
       const view = this.told(one, { state: 'CANCELLED' });
       one.stop.abort();
       return json(view);
