@@ -60,7 +60,7 @@
             {#each NAMES as month, i (month)}
               <td class="pr-1"
                 ><input
-                  class="{FIELD} number w-[4.6rem] px-1 text-sm"
+                  class="{FIELD} number w-[4.6rem] px-1! text-sm"
                   type="number"
                   {min}
                   {max}
