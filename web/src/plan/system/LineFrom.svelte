@@ -5,6 +5,7 @@
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../../lib/plan/planPath';
   import { lineFrom } from './lineFrom';
+  import { measured } from './measured';
   import ReadingField from './ReadingField.svelte';
   import { schemaOf } from './schema';
 
@@ -29,10 +30,10 @@
 
   function take() {
     if (typeof line !== 'object') return;
-    const day = new Date().toISOString().slice(0, 10);
     const [stiff = 0, sagged = 0, amperes = 0] = read;
-    const note = `${day}: ${written(stiff, 'V')} with nothing drawn, ${written(sagged, 'V')} at ${written(amperes, 'A')}`;
-    const origin = { kind: 'MEASURED' as const, note };
+    const origin = measured(
+      `${written(stiff, 'V')} with nothing drawn, ${written(sagged, 'V')} at ${written(amperes, 'A')}`,
+    );
     const places = [`${path}/volts`, `${path}/legOhms`] as const;
     const next = withPlace(
       withPlace(plan, places[0].split('/'), line.volts),

@@ -4,6 +4,7 @@
   import Action from '../../lib/shell/Action.svelte';
   import type { PlanEditor } from '../planEditor.svelte';
   import { withPlace } from '../../lib/plan/planPath';
+  import { measured } from './measured';
   import ReadingField from './ReadingField.svelte';
   import { schemaOf } from './schema';
 
@@ -29,11 +30,10 @@
   function take() {
     if (offset === undefined || problem) return;
     const path = `site/sensePoints/${point.id}/offsetVolts`;
-    const day = new Date().toISOString().slice(0, 10);
-    const note = `${day}: reads ${written(reads ?? 0, 'V')}, reference ${written(stands ?? 0, 'V')}`;
+    const origin = measured(`reads ${written(reads ?? 0, 'V')}, reference ${written(stands ?? 0, 'V')}`);
     const next = withPlace(plan, path.split('/'), offset);
     editor.take(
-      { ...next, origins: { ...next.origins, [path]: { kind: 'MEASURED', note } } },
+      { ...next, origins: { ...next.origins, [path]: origin } },
       `${point.name} reads too high by ${written(point.offsetVolts, 'V')} → ${written(offset, 'V')}, measured`,
     );
     device = reference = '';

@@ -7,8 +7,8 @@
   import Worked from '../Worked.svelte';
   import AcSection from './AcSection.svelte';
   import EarthingSection from './EarthingSection.svelte';
-  import OffsetFrom from './OffsetFrom.svelte';
   import LineFrom from './LineFrom.svelte';
+  import OffsetFrom from './OffsetFrom.svelte';
   import { kindAt, withoutPart } from './parts';
   import Removal from './Removal.svelte';
   import { partsIn } from './schema';
